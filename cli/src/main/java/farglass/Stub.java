@@ -1,0 +1,3 @@
+package farglass;
+
+final class Stub {}

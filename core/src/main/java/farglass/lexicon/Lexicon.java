@@ -1,0 +1,218 @@
+package farglass.lexicon;
+
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.TreeSet;
+
+/** The words of the work. Immutable; a house term gives a new lexicon. */
+public final class Lexicon {
+    private final Map<String, Family> families;
+    private final Map<String, Position> positions;
+    private final Map<String, Technique> techniques;
+    private final Map<String, Grip> grips;
+    private final Set<String> facts;
+    private final Set<String> answers;
+    private final Map<String, List<Term>> byWord = new LinkedHashMap<>();
+    private final Map<String, List<Technique>> fromPosition = new LinkedHashMap<>();
+
+    private static final class BuiltIn {
+        static final Lexicon INSTANCE = LexiconReader.readResource("lexicon.json");
+    }
+
+    /** The lexicon that ships with the application. */
+    public static Lexicon builtIn() {
+        return BuiltIn.INSTANCE;
+    }
+
+    Lexicon(
+            Collection<Family> families,
+            Collection<Position> positions,
+            Collection<Technique> techniques,
+            Collection<Grip> grips,
+            Collection<String> facts,
+            Collection<String> answers) {
+        this.families = index("family", families, Family::code);
+        this.positions = index("position", positions, Position::code);
+        this.techniques = index("technique", techniques, Technique::code);
+        this.grips = index("grip", grips, Grip::code);
+        this.facts = Set.copyOf(facts);
+        this.answers = Set.copyOf(answers);
+        validate();
+        for (Collection<? extends Term> terms : List.of(positions, techniques, grips)) {
+            terms.forEach(this::indexWords);
+        }
+        for (Technique t : techniques) {
+            t.from()
+                    .forEach(p -> fromPosition
+                            .computeIfAbsent(p, k -> new ArrayList<>())
+                            .add(t));
+        }
+    }
+
+    private static <T> Map<String, T> index(
+            String what, Collection<T> items, java.util.function.Function<T, String> code) {
+        Map<String, T> map = new LinkedHashMap<>();
+        for (T item : items) {
+            if (map.put(code.apply(item), item) != null) {
+                throw new LexiconException("two entries for " + what + " " + code.apply(item));
+            }
+        }
+        return map;
+    }
+
+    private void validate() {
+        for (Position p : positions.values()) {
+            if (!(p.value() >= -1 && p.value() <= 1)) {
+                throw new LexiconException(
+                        "position " + p.code() + ": standing value (" + p.value() + ") must lie in -1..1");
+            }
+            if (!(p.across() >= 0 && p.across() <= 1)) {
+                throw new LexiconException(
+                        "position " + p.code() + ": distance value (" + p.across() + ") must lie in 0..1");
+            }
+        }
+        for (Technique t : techniques.values()) {
+            if (!families.containsKey(t.family())) {
+                throw new LexiconException("technique " + t.code() + ": unknown family " + t.family());
+            }
+            for (List<String> codes : List.of(t.from(), t.to())) {
+                for (String p : codes) {
+                    if (!positions.containsKey(p)) {
+                        throw new LexiconException("technique " + t.code() + ": unknown position " + p);
+                    }
+                }
+            }
+        }
+    }
+
+    private void indexWords(Term term) {
+        Set<String> words = new TreeSet<>();
+        words.add(normal(term.code()));
+        words.add(normal(term.name()));
+        term.aliases().forEach(a -> words.add(normal(a)));
+        term.names().values().forEach(a -> words.add(normal(a)));
+        for (String w : words) {
+            if (w.isEmpty()) {
+                throw new LexiconException(term.code() + ": empty alias");
+            }
+            List<Term> sharing = byWord.computeIfAbsent(w, k -> new ArrayList<>());
+            if (sharing.stream().anyMatch(o -> o.getClass() == term.getClass() && sameRank(w, o, term))) {
+                throw new LexiconException(
+                        "alias \"" + w + "\" stands for both " + sharing.get(0).code() + " and " + term.code());
+            }
+            sharing.add(term);
+        }
+    }
+
+    /** Two terms clash over a word unless it is the proper name or code of exactly one of them. */
+    private static boolean sameRank(String word, Term a, Term b) {
+        return proper(word, a) == proper(word, b);
+    }
+
+    private static boolean proper(String word, Term t) {
+        return word.equals(normal(t.code())) || word.equals(normal(t.name()));
+    }
+
+    /** Lower case, hyphens and runs of white space as one blank: the form in which words are compared. */
+    public static String normal(String word) {
+        return word.toLowerCase(Locale.ROOT).replace('-', ' ').strip().replaceAll("\\s+", " ");
+    }
+
+    /** Terms that a word or phrase stands for, proper names before aliases. */
+    public List<Term> lookUp(String word) {
+        String w = normal(word);
+        List<Term> found = new ArrayList<>(byWord.getOrDefault(w, List.of()));
+        found.sort((a, b) -> Boolean.compare(proper(w, b), proper(w, a)));
+        return found;
+    }
+
+    /** Every word, alias and phrase that is understood, in the compared form. */
+    public Set<String> words() {
+        return byWord.keySet();
+    }
+
+    public Optional<Position> position(String code) {
+        return Optional.ofNullable(positions.get(code));
+    }
+
+    public Optional<Technique> technique(String code) {
+        return Optional.ofNullable(techniques.get(code));
+    }
+
+    public Optional<Grip> grip(String code) {
+        return Optional.ofNullable(grips.get(code));
+    }
+
+    public Optional<Family> family(String code) {
+        return Optional.ofNullable(families.get(code));
+    }
+
+    /** Displayed name of a position, or the code itself when it is not in the lexicon. */
+    public String positionName(String code) {
+        return position(code).map(Position::name).orElse(code);
+    }
+
+    /** Displayed name of a technique, or the code itself when it is not in the lexicon. */
+    public String techniqueName(String code) {
+        return technique(code).map(Technique::name).orElse(code);
+    }
+
+    /** Family of a technique, or {@code other} when it is not in the lexicon. */
+    public String familyOf(String technique) {
+        return technique(technique).map(Technique::family).orElse("other");
+    }
+
+    public Collection<Position> positions() {
+        return positions.values();
+    }
+
+    public Collection<Technique> techniques() {
+        return techniques.values();
+    }
+
+    public Collection<Grip> grips() {
+        return grips.values();
+    }
+
+    public Collection<Family> families() {
+        return families.values();
+    }
+
+    public Set<String> facts() {
+        return facts;
+    }
+
+    public Set<String> answers() {
+        return answers;
+    }
+
+    /** Techniques that may start in a position. */
+    public List<Technique> startingIn(String position) {
+        return fromPosition.getOrDefault(position, List.of());
+    }
+
+    /**
+     * This lexicon with one more house term, or with a term of the same kind and code replaced.
+     *
+     * @throws LexiconException when it names unknown positions or takes over another term's alias
+     */
+    public Lexicon with(Term term) {
+        Map<String, Position> p = new LinkedHashMap<>(positions);
+        Map<String, Technique> t = new LinkedHashMap<>(techniques);
+        Map<String, Grip> g = new LinkedHashMap<>(grips);
+        if (term instanceof Position added) {
+            p.put(added.code(), added);
+        } else if (term instanceof Technique added) {
+            t.put(added.code(), added);
+        } else if (term instanceof Grip added) {
+            g.put(added.code(), added);
+        }
+        return new Lexicon(families.values(), p.values(), t.values(), g.values(), facts, answers);
+    }
+}

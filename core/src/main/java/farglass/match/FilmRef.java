@@ -1,0 +1,30 @@
+package farglass.match;
+
+import farglass.time.ClockMap;
+import java.util.Collections;
+import java.util.LinkedHashMap;
+import java.util.Map;
+
+/**
+ * A film of a match.
+ *
+ * @param file path, relative to the library's folder or absolute
+ * @param sha256 digest of the file, or null
+ * @param durationMs length, or null when unknown
+ * @param mirrored whether the picture is mirrored; tags store true sides
+ * @param map which film time shows which match time
+ */
+public record FilmRef(
+        String file, String sha256, Long durationMs, boolean mirrored, ClockMap map, Map<String, Object> extra) {
+    public FilmRef {
+        extra = Collections.unmodifiableMap(new LinkedHashMap<>(extra));
+    }
+
+    public static FilmRef of(String file, Long durationMs, ClockMap map) {
+        return new FilmRef(file, null, durationMs, false, map, Map.of());
+    }
+
+    public FilmRef with(ClockMap m) {
+        return new FilmRef(file, sha256, durationMs, mirrored, m, extra);
+    }
+}

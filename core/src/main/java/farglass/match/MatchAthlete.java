@@ -1,0 +1,28 @@
+package farglass.match;
+
+import java.util.Collections;
+import java.util.LinkedHashMap;
+import java.util.Map;
+
+/**
+ * An athlete as of the day of a match.
+ *
+ * @param id identity across the library
+ * @param marker how to tell the athlete from the other on film, free text, or null
+ * @param colour colour chip of what is worn, {@code #rrggbb}, or null
+ * @param extra fields kept as read: grade, weightKg, team, stance and whatever else stood there
+ */
+public record MatchAthlete(String id, String name, String marker, String colour, Map<String, Object> extra) {
+    public MatchAthlete {
+        extra = Collections.unmodifiableMap(new LinkedHashMap<>(extra));
+    }
+
+    public static MatchAthlete of(String id, String name, String marker, String colour) {
+        return new MatchAthlete(id, name, marker, colour, Map.of());
+    }
+
+    /** Last word of the name: what fits beside a drawing. */
+    public String surname() {
+        return name.substring(name.lastIndexOf(' ') + 1);
+    }
+}

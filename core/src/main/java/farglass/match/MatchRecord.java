@@ -1,0 +1,110 @@
+package farglass.match;
+
+import farglass.time.ClockMap;
+import farglass.time.MatchTime;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+
+/**
+ * Everything that is known of one match. Immutable; {@link Edit}s make the next version.
+ *
+ * @param tags in time order; tags of equal time keep the order in which they were given
+ */
+public record MatchRecord(
+        String id, RecordKind kind, Details details, List<FilmRef> films, List<Tag> tags, Map<String, Object> extra) {
+    /**
+     * What is written at the head of a record.
+     *
+     * @param date null when unknown
+     * @param attire {@code gi}, {@code no-gi}, or null
+     * @param ruleset code of the ruleset, or null
+     * @param lengthMs scheduled length in match milliseconds, positive
+     * @param result null while unknown
+     */
+    public record Details(
+            LocalDate date,
+            String event,
+            String round,
+            String division,
+            String attire,
+            String ruleset,
+            long lengthMs,
+            MatchAthlete a,
+            MatchAthlete b,
+            Result result) {
+        public Details {
+            if (lengthMs <= 0) {
+                throw new IllegalArgumentException("lengthMs (" + lengthMs + ") must be positive");
+            }
+        }
+
+        public Details result(Result r) {
+            return new Details(date, event, round, division, attire, ruleset, lengthMs, a, b, r);
+        }
+    }
+
+    public MatchRecord {
+        films = List.copyOf(films);
+        List<Tag> sorted = new ArrayList<>(tags);
+        sorted.sort(java.util.Comparator.comparing(Tag::t));
+        tags = Collections.unmodifiableList(sorted);
+        extra = Collections.unmodifiableMap(new LinkedHashMap<>(extra));
+    }
+
+    public static MatchRecord of(String id, Details details, List<FilmRef> films, List<Tag> tags) {
+        return new MatchRecord(id, RecordKind.MATCH, details, films, tags, Map.of());
+    }
+
+    public MatchAthlete athlete(Corner c) {
+        return c == Corner.A ? details.a() : details.b();
+    }
+
+    /** The corner of an athlete, when he fights in this match. */
+    public Optional<Corner> cornerOf(String athleteId) {
+        if (details.a().id().equals(athleteId)) {
+            return Optional.of(Corner.A);
+        }
+        return details.b().id().equals(athleteId) ? Optional.of(Corner.B) : Optional.empty();
+    }
+
+    public MatchRecord withTags(List<Tag> next) {
+        return new MatchRecord(id, kind, details, films, next, extra);
+    }
+
+    public MatchRecord withFilms(List<FilmRef> next) {
+        return new MatchRecord(id, kind, details, next, tags, extra);
+    }
+
+    public MatchRecord withDetails(Details next) {
+        return new MatchRecord(id, kind, next, films, tags, extra);
+    }
+
+    /** Map of the first film; empty when there is none. */
+    public ClockMap clock() {
+        return films.isEmpty() ? ClockMap.EMPTY : films.get(0).map();
+    }
+
+    /** Where the record ends: the end tag, else the last moment tagged. */
+    public MatchTime end() {
+        MatchTime last = MatchTime.ZERO;
+        for (Tag tag : tags) {
+            if (tag instanceof Tag.End) {
+                return tag.t();
+            }
+            MatchTime t = tag instanceof Tag.Action a ? a.end() : tag.t();
+            last = t.compareTo(last) > 0 ? t : last;
+        }
+        return last;
+    }
+
+    /** How reports cite a tag: its id, else its index. */
+    public String tagName(int index) {
+        String name = tags.get(index).info().id();
+        return name == null ? Integer.toString(index) : name;
+    }
+}

@@ -1,0 +1,11 @@
+package farglass.match;
+
+/** What kind of remark. */
+public enum RemarkKind implements Coded {
+    ERROR,
+    PRAISE,
+    TRIGGER,
+    PREFERENCE,
+    QUESTION,
+    NOTE
+}

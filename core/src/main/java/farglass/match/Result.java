@@ -1,0 +1,24 @@
+package farglass.match;
+
+import farglass.time.MatchTime;
+import java.util.Collections;
+import java.util.LinkedHashMap;
+import java.util.Map;
+
+/**
+ * How the match ended.
+ *
+ * @param winner null for a draw
+ * @param technique the finish, or null
+ * @param at when, or null
+ * @param extra fields kept as read
+ */
+public record Result(Corner winner, Method method, String technique, MatchTime at, Map<String, Object> extra) {
+    public Result {
+        extra = Collections.unmodifiableMap(new LinkedHashMap<>(extra));
+    }
+
+    public Result(Corner winner, Method method, String technique, MatchTime at) {
+        this(winner, method, technique, at, Map.of());
+    }
+}

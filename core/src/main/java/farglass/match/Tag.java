@@ -1,0 +1,390 @@
+package farglass.match;
+
+import farglass.time.MatchTime;
+import java.util.Collections;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+
+/**
+ * Something that was seen at a moment of the match. Codes of positions, techniques and grips are kept as read, also when
+ * the lexicon does not know them; fields that a tag may lack are null.
+ */
+public sealed interface Tag {
+    /** When: of an action its beginning, of a position the moment it is reached. */
+    MatchTime t();
+
+    TagInfo info();
+
+    Tag at(MatchTime t);
+
+    Tag with(TagInfo info);
+
+    /** Type word of the file format. */
+    String type();
+
+    record Start(MatchTime t, TagInfo info) implements Tag {
+        @Override
+        public Start at(MatchTime when) {
+            return new Start(when, info);
+        }
+
+        @Override
+        public Start with(TagInfo i) {
+            return new Start(t, i);
+        }
+
+        @Override
+        public String type() {
+            return "start";
+        }
+    }
+
+    /**
+     * A new state.
+     *
+     * @param holder athlete on top, on the back, ahead; null when neutral
+     * @param guard athlete playing guard, or null
+     * @param technique the lock, for {@code LCK}
+     * @param threat 2 or 3, for {@code LCK}
+     * @param base position under the lock, for {@code LCK}
+     */
+    record Position(
+            MatchTime t,
+            String position,
+            Corner holder,
+            Corner guard,
+            Side side,
+            String variant,
+            Cause cause,
+            String technique,
+            Integer threat,
+            String base,
+            TagInfo info)
+            implements Tag {
+        public static Position of(MatchTime t, String position, Corner holder, Corner guard) {
+            return new Position(t, position, holder, guard, null, null, null, null, null, null, TagInfo.NONE);
+        }
+
+        @Override
+        public Position at(MatchTime when) {
+            return new Position(when, position, holder, guard, side, variant, cause, technique, threat, base, info);
+        }
+
+        @Override
+        public Position with(TagInfo i) {
+            return new Position(t, position, holder, guard, side, variant, cause, technique, threat, base, i);
+        }
+
+        public Position sided(Side s) {
+            return new Position(t, position, holder, guard, s, variant, cause, technique, threat, base, info);
+        }
+
+        public Position caused(Cause c) {
+            return new Position(t, position, holder, guard, side, variant, c, technique, threat, base, info);
+        }
+
+        @Override
+        public String type() {
+            return "position";
+        }
+    }
+
+    /**
+     * An attempt.
+     *
+     * @param family used when the technique is unknown to the reader; null otherwise
+     * @param sides directions in order; empty when none was tagged
+     * @param reached 1..4 on the ladder of the family, or null
+     * @param to position it ended in, or null
+     * @param until its end, or null when it has no length
+     * @param answer what the opponent did, or null
+     * @param limb the opponent's attacked limb, or null
+     * @param checks checkpoints met or unmet
+     * @param target technique that a feint pretends, or null
+     * @param believed whether a feint was believed, or null
+     */
+    record Action(
+            MatchTime t,
+            Corner by,
+            String technique,
+            String family,
+            List<Side> sides,
+            Outcome outcome,
+            Integer reached,
+            String to,
+            MatchTime until,
+            String answer,
+            String limb,
+            Map<String, Boolean> checks,
+            String target,
+            Boolean believed,
+            TagInfo info)
+            implements Tag {
+        public Action {
+            if (reached != null && (reached < 1 || reached > 4)) {
+                throw new IllegalArgumentException("reached (" + reached + ") must lie in 1..4");
+            }
+            if (until != null && until.compareTo(t) < 0) {
+                throw new IllegalArgumentException("until (" + until + ") must not come before t (" + t + ")");
+            }
+            sides = List.copyOf(sides);
+            checks = Collections.unmodifiableMap(new LinkedHashMap<>(checks));
+        }
+
+        public static Action of(MatchTime t, Corner by, String technique) {
+            return new Action(
+                    t,
+                    by,
+                    technique,
+                    null,
+                    List.of(),
+                    null,
+                    null,
+                    null,
+                    null,
+                    null,
+                    null,
+                    Map.of(),
+                    null,
+                    null,
+                    TagInfo.NONE);
+        }
+
+        /** The side where it ended, or null. */
+        public Side side() {
+            return sides.isEmpty() ? null : sides.get(sides.size() - 1);
+        }
+
+        /** The side where it began, or null. */
+        public Side firstSide() {
+            return sides.isEmpty() ? null : sides.get(0);
+        }
+
+        public MatchTime end() {
+            return until == null ? t : until;
+        }
+
+        public boolean completed() {
+            return outcome == Outcome.COMPLETED;
+        }
+
+        @Override
+        public Action at(MatchTime when) {
+            MatchTime end = until == null ? null : when.plus(until.since(t));
+            return new Action(
+                    when, by, technique, family, sides, outcome, reached, to, end, answer, limb, checks, target,
+                    believed, info);
+        }
+
+        @Override
+        public Action with(TagInfo i) {
+            return new Action(
+                    t, by, technique, family, sides, outcome, reached, to, until, answer, limb, checks, target,
+                    believed, i);
+        }
+
+        public Action sided(Side s) {
+            return new Action(
+                    t,
+                    by,
+                    technique,
+                    family,
+                    s == null ? List.of() : List.of(s),
+                    outcome,
+                    reached,
+                    to,
+                    until,
+                    answer,
+                    limb,
+                    checks,
+                    target,
+                    believed,
+                    info);
+        }
+
+        public Action result(Outcome o, Integer level, String target, MatchTime end) {
+            return new Action(
+                    t,
+                    by,
+                    technique,
+                    family,
+                    sides,
+                    o,
+                    level,
+                    target,
+                    end,
+                    answer,
+                    limb,
+                    checks,
+                    this.target,
+                    believed,
+                    info);
+        }
+
+        @Override
+        public String type() {
+            return "action";
+        }
+    }
+
+    record Grip(
+            MatchTime t, Corner by, String grip, Side hand, String depth, MatchTime until, String ended, TagInfo info)
+            implements Tag {
+        @Override
+        public Grip at(MatchTime when) {
+            MatchTime end = until == null ? null : when.plus(until.since(t));
+            return new Grip(when, by, grip, hand, depth, end, ended, info);
+        }
+
+        @Override
+        public Grip with(TagInfo i) {
+            return new Grip(t, by, grip, hand, depth, until, ended, i);
+        }
+
+        @Override
+        public String type() {
+            return "grip";
+        }
+    }
+
+    /** A timed body fact about one athlete. */
+    record Body(MatchTime t, Corner of, String fact, Side side, MatchTime until, TagInfo info) implements Tag {
+        @Override
+        public Body at(MatchTime when) {
+            return new Body(when, of, fact, side, until == null ? null : when.plus(until.since(t)), info);
+        }
+
+        @Override
+        public Body with(TagInfo i) {
+            return new Body(t, of, fact, side, until, i);
+        }
+
+        @Override
+        public String type() {
+            return "body";
+        }
+    }
+
+    /**
+     * A referee call.
+     *
+     * @param who who gets the points or advantage; for a penalty or disqualification the athlete penalised
+     * @param value points, for {@code points}
+     * @param called false for an infringement nobody called
+     */
+    record Call(
+            MatchTime t,
+            CallKind call,
+            Corner who,
+            Integer value,
+            boolean called,
+            Corner causedBy,
+            String reason,
+            TagInfo info)
+            implements Tag {
+        @Override
+        public Call at(MatchTime when) {
+            return new Call(when, call, who, value, called, causedBy, reason, info);
+        }
+
+        @Override
+        public Call with(TagInfo i) {
+            return new Call(t, call, who, value, called, causedBy, reason, i);
+        }
+
+        @Override
+        public String type() {
+            return "call";
+        }
+    }
+
+    /**
+     * A remark in words.
+     *
+     * @param instead what should have been done: text or a map of technique, grip, direction, timing; null when unstated
+     * @param fields choice, over, reason, except of a preference, in that order, as far as stated
+     */
+    record Remark(
+            MatchTime t,
+            RemarkKind kind,
+            Corner by,
+            String source,
+            String text,
+            Object instead,
+            Boolean punished,
+            Map<String, String> fields,
+            TagInfo info)
+            implements Tag {
+        public Remark {
+            fields = Collections.unmodifiableMap(new LinkedHashMap<>(fields));
+        }
+
+        @Override
+        public Remark at(MatchTime when) {
+            return new Remark(when, kind, by, source, text, instead, punished, fields, info);
+        }
+
+        @Override
+        public Remark with(TagInfo i) {
+            return new Remark(t, kind, by, source, text, instead, punished, fields, i);
+        }
+
+        @Override
+        public String type() {
+            return "remark";
+        }
+    }
+
+    record Stop(MatchTime t, String reason, TagInfo info) implements Tag {
+        @Override
+        public Stop at(MatchTime when) {
+            return new Stop(when, reason, info);
+        }
+
+        @Override
+        public Stop with(TagInfo i) {
+            return new Stop(t, reason, i);
+        }
+
+        @Override
+        public String type() {
+            return "stop";
+        }
+    }
+
+    /** The match goes on; without a position, in the same one as at the stop. */
+    record Resume(MatchTime t, String position, Corner holder, Corner guard, TagInfo info) implements Tag {
+        @Override
+        public Resume at(MatchTime when) {
+            return new Resume(when, position, holder, guard, info);
+        }
+
+        @Override
+        public Resume with(TagInfo i) {
+            return new Resume(t, position, holder, guard, i);
+        }
+
+        @Override
+        public String type() {
+            return "resume";
+        }
+    }
+
+    record End(MatchTime t, TagInfo info) implements Tag {
+        @Override
+        public End at(MatchTime when) {
+            return new End(when, info);
+        }
+
+        @Override
+        public End with(TagInfo i) {
+            return new End(t, i);
+        }
+
+        @Override
+        public String type() {
+            return "end";
+        }
+    }
+}

@@ -1,0 +1,109 @@
+package farglass.phrase;
+
+import farglass.lexicon.Lexicon;
+import farglass.lexicon.Technique;
+import farglass.match.Corner;
+import farglass.match.MatchRecord;
+import farglass.match.PositionLine;
+import farglass.match.Span;
+import farglass.match.Tag;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+
+/**
+ * What is likely to be tagged next in a position, learned from the library; where nothing was seen, from the lexicon's
+ * graph. Immutable: {@link #of} counts once.
+ */
+public final class LikelyNext {
+    /** How much more an athlete's own habit weighs than the library's. */
+    private static final double OWN_WEIGHT = 3;
+    /** Pseudo-count of a technique that the lexicon allows here but nobody has tried. */
+    private static final double POSSIBLE = 0.05;
+
+    private static final List<String> LEFT_OUT = List.of("grip", "feint");
+
+    private final Lexicon lexicon;
+    private final Map<String, Map<String, Integer>> library = new HashMap<>();
+    private final Map<String, Map<String, Integer>> own = new HashMap<>();
+
+    private LikelyNext(Lexicon lexicon) {
+        this.lexicon = lexicon;
+    }
+
+    /**
+     * @param by who would act
+     * @param technique code
+     * @param chance among all that may follow, 0..1
+     * @param seen times seen from here in the library
+     */
+    public record Suggestion(Corner by, String technique, double chance, int seen) {}
+
+    public static LikelyNext of(List<MatchRecord> records, Lexicon lexicon) {
+        LikelyNext model = new LikelyNext(lexicon);
+        records.forEach(model::count);
+        return model;
+    }
+
+    private void count(MatchRecord r) {
+        PositionLine line = PositionLine.of(r, lexicon);
+        for (int i = 0; i < r.tags().size(); i++) {
+            if (r.tags().get(i) instanceof Tag.Action a && !LEFT_OUT.contains(lexicon.familyOf(a.technique()))) {
+                int index = i;
+                line.spans().stream()
+                        .filter(s -> s.from().compareTo(a.t()) <= 0 && s.tag() < index)
+                        .reduce((x, y) -> y)
+                        .ifPresent(s -> {
+                            String key = key(s, a.by());
+                            add(library, key, a.technique());
+                            add(own, r.athlete(a.by()).id() + "|" + key, a.technique());
+                        });
+            }
+        }
+    }
+
+    private static void add(Map<String, Map<String, Integer>> counts, String key, String technique) {
+        counts.computeIfAbsent(key, k -> new HashMap<>()).merge(technique, 1, Integer::sum);
+    }
+
+    private static String key(Span s, Corner by) {
+        String role = s.guard() == by ? "guard" : s.holder() == by ? "holder" : s.holder() == null ? "any" : "under";
+        return s.place() + "|" + role;
+    }
+
+    /** The likeliest next attempts in {@code here}, best first, at most {@code limit}. */
+    public List<Suggestion> after(Span here, MatchRecord record, int limit) {
+        if (here == null) {
+            return List.of();
+        }
+        List<Suggestion> found = new ArrayList<>();
+        double total = 0;
+        for (Corner by : Corner.values()) {
+            String key = key(here, by);
+            Map<String, Integer> all = library.getOrDefault(key, Map.of());
+            Map<String, Integer> mine = own.getOrDefault(record.athlete(by).id() + "|" + key, Map.of());
+            boolean contested = here.holder() != null || here.guard() != null;
+            for (Technique t : lexicon.startingIn(here.place())) {
+                int seen = all.getOrDefault(t.code(), 0);
+                boolean allowed = t.role().allows(here.holder() == by, here.guard() == by, contested);
+                if (LEFT_OUT.contains(t.family()) || seen == 0 && !allowed) {
+                    continue;
+                }
+                double score = POSSIBLE + seen + OWN_WEIGHT * mine.getOrDefault(t.code(), 0);
+                total += score;
+                found.add(new Suggestion(by, t.code(), score, seen));
+            }
+        }
+        double sum = total;
+        return found.stream()
+                .map(s -> new Suggestion(s.by(), s.technique(), s.chance() / sum, s.seen()))
+                .sorted(Comparator.comparingDouble(Suggestion::chance)
+                        .reversed()
+                        .thenComparing(Suggestion::technique)
+                        .thenComparing(Suggestion::by))
+                .limit(limit)
+                .toList();
+    }
+}

@@ -1,0 +1,54 @@
+package farglass.phrase;
+
+import farglass.match.CallKind;
+import farglass.match.Cause;
+import farglass.match.Outcome;
+import farglass.match.RemarkKind;
+import farglass.match.Side;
+import java.util.List;
+import java.util.Map;
+
+/** The fixed words of the phrase line; everything else comes from the lexicon. */
+final class Words {
+    static final Map<String, Side> SIDES =
+            Map.of("left", Side.LEFT, "l", Side.LEFT, "right", Side.RIGHT, "r", Side.RIGHT, "both", Side.BOTH);
+    static final Map<String, Outcome> OUTCOMES = Map.of(
+            "completed", Outcome.COMPLETED,
+            "done", Outcome.COMPLETED,
+            "ok", Outcome.COMPLETED,
+            "near", Outcome.NEAR,
+            "n", Outcome.NEAR,
+            "stuffed", Outcome.STUFFED,
+            "s", Outcome.STUFFED,
+            "abandoned", Outcome.ABANDONED,
+            "countered", Outcome.COUNTERED);
+    static final Map<String, Cause> CAUSES =
+            Map.of("forced", Cause.FORCED, "conceded", Cause.CONCEDED, "invited", Cause.INVITED, "free", Cause.FREE);
+    static final Map<String, RemarkKind> REMARKS = Map.of(
+            "note", RemarkKind.NOTE,
+            "error", RemarkKind.ERROR,
+            "praise", RemarkKind.PRAISE,
+            "trigger", RemarkKind.TRIGGER,
+            "preference", RemarkKind.PREFERENCE,
+            "question", RemarkKind.QUESTION);
+    static final Map<String, CallKind> CALLS = Map.of(
+            "points", CallKind.POINTS,
+            "pts", CallKind.POINTS,
+            "advantage", CallKind.ADVANTAGE,
+            "adv", CallKind.ADVANTAGE,
+            "penalty", CallKind.PENALTY,
+            "pen", CallKind.PENALTY,
+            "disqualified", CallKind.DISQUALIFIED);
+    static final Map<String, String> DEPTHS = Map.of("deep", "deep", "shallow", "shallow");
+    static final Map<String, String> STOP_REASONS = Map.of(
+            "out", "out-of-bounds",
+            "stalling", "stalling",
+            "medical", "medical",
+            "equipment", "equipment",
+            "round", "round",
+            "overtime", "overtime",
+            "other", "other");
+    static final List<String> COMMANDS = List.of("start", "stop", "resume", "end");
+
+    private Words() {}
+}

@@ -1,0 +1,113 @@
+package farglass.simulate;
+
+import java.util.LinkedHashMap;
+import java.util.Map;
+
+/**
+ * The hidden truth about a made-up athlete.
+ *
+ * @param mix relative weight of techniques within their family; those not named weigh {@link #UNNAMED}
+ * @param activity factor on a family's usual rate; 1 where not named
+ * @param skill added to the log odds of success, by technique code or {@code @family}
+ * @param defence taken from the log odds of the other's success, by family
+ * @param toRight chance that an attempt of a family begins to the own right; one half where not named
+ * @param guards guards this athlete goes to, with weights
+ */
+public record Style(
+        String id,
+        String name,
+        String team,
+        String colour,
+        String marker,
+        Map<String, Double> mix,
+        Map<String, Double> activity,
+        Map<String, Double> skill,
+        Map<String, Double> defence,
+        Map<String, Double> toRight,
+        Map<String, Double> guards) {
+    static final double UNNAMED = 0.03;
+
+    double weight(String technique) {
+        return mix.getOrDefault(technique, UNNAMED);
+    }
+
+    double activity(String family) {
+        return activity.getOrDefault(family, 1.0);
+    }
+
+    double skill(String technique, String family) {
+        return skill.getOrDefault(technique, 0.0) + skill.getOrDefault("@" + family, 0.0);
+    }
+
+    double defence(String family) {
+        return defence.getOrDefault(family, 0.0);
+    }
+
+    /** The chance that an attempt of this family begins to the own right. */
+    public double right(String family) {
+        return toRight.getOrDefault(family, 0.5);
+    }
+
+    static Builder of(String id, String name, String team, String colour, String marker) {
+        return new Builder(id, name, team, colour, marker);
+    }
+
+    /** Collects a style line by line. */
+    static final class Builder {
+        private final String id;
+        private final String name;
+        private final String team;
+        private final String colour;
+        private final String marker;
+        private final Map<String, Double> mix = new LinkedHashMap<>();
+        private final Map<String, Double> activity = new LinkedHashMap<>();
+        private final Map<String, Double> skill = new LinkedHashMap<>();
+        private final Map<String, Double> defence = new LinkedHashMap<>();
+        private final Map<String, Double> toRight = new LinkedHashMap<>();
+        private final Map<String, Double> guards = new LinkedHashMap<>();
+
+        private Builder(String id, String name, String team, String colour, String marker) {
+            this.id = id;
+            this.name = name;
+            this.team = team;
+            this.colour = colour;
+            this.marker = marker;
+        }
+
+        Builder does(double weight, String... techniques) {
+            for (String t : techniques) {
+                mix.put(t, weight);
+            }
+            return this;
+        }
+
+        Builder active(String family, double factor) {
+            activity.put(family, factor);
+            return this;
+        }
+
+        Builder skilled(String techniqueOrFamily, double logOdds) {
+            skill.put(techniqueOrFamily, logOdds);
+            return this;
+        }
+
+        Builder defends(String family, double logOdds) {
+            defence.put(family, logOdds);
+            return this;
+        }
+
+        Builder right(String family, double chance) {
+            toRight.put(family, chance);
+            return this;
+        }
+
+        Builder guard(String code, double weight) {
+            guards.put(code, weight);
+            return this;
+        }
+
+        Style build() {
+            return new Style(id, name, team, colour, marker, mix, activity, skill, defence, toRight, guards);
+        }
+    }
+}

@@ -1,0 +1,46 @@
+package farglass.stats;
+
+import java.util.List;
+
+/**
+ * A proportion or share with all that is needed to judge it.
+ *
+ * @param x occurrences that count (or ms for a share of time)
+ * @param n all occurrences (or ms)
+ * @param raw x / n; NaN when n is 0
+ * @param mean posterior mean (or the weighted share)
+ * @param lo lower end of the interval
+ * @param hi upper end
+ * @param level level of the interval, 0.90
+ * @param matches matches the occurrences come from
+ * @param effective effective occurrences, min(Kish size, sum of weights)
+ * @param baseline mean of the prior, NaN without one
+ * @param prior in words, where the prior comes from
+ * @param check cluster bootstrap interval over matches as a check, or null below 6 matches
+ * @param tags what it rests on
+ */
+public record Estimate(
+        double x,
+        double n,
+        double raw,
+        double mean,
+        double lo,
+        double hi,
+        double level,
+        int matches,
+        double effective,
+        Grade grade,
+        double baseline,
+        String prior,
+        Interval check,
+        List<TagRef> tags) {
+    /** The level of every interval except never-seen bounds. */
+    public static final double LEVEL = 0.90;
+
+    public Estimate {
+        tags = List.copyOf(tags);
+    }
+
+    /** An interval [lo, hi]. */
+    public record Interval(double lo, double hi) {}
+}

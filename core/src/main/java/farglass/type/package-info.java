@@ -1,0 +1,5 @@
+/**
+ * The typefaces that ship with the application (Open Font License), as resources: screen, page and made-up footage set
+ * the same faces. Entry point: {@link farglass.type.Typeface}. Uses the JDK only.
+ */
+package farglass.type;

@@ -1,0 +1,69 @@
+package farglass.film.studio;
+
+import farglass.type.Typeface;
+import java.awt.Graphics2D;
+import java.awt.geom.AffineTransform;
+import java.awt.geom.Path2D;
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.UncheckedIOException;
+import java.util.HashMap;
+import java.util.Map;
+import org.apache.fontbox.ttf.TTFParser;
+import org.apache.fontbox.ttf.TrueTypeFont;
+import org.apache.pdfbox.io.RandomAccessReadBuffer;
+
+/** Draws letters as outlines of a shipped typeface, without any font system. */
+final class Lettering {
+    private final TrueTypeFont font;
+    private final double unit;
+    private final Map<Integer, Path2D> outlines = new HashMap<>();
+
+    Lettering(Typeface face) {
+        try (InputStream in = face.open()) {
+            font = new TTFParser().parse(new RandomAccessReadBuffer(in));
+            unit = 1.0 / font.getUnitsPerEm();
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    /** Draws text with its baseline at y and gives the x after it. */
+    double draw(Graphics2D g, String text, double x, double y, double size) {
+        double pen = x;
+        AffineTransform before = g.getTransform();
+        for (int c : text.codePoints().toArray()) {
+            g.translate(pen, y);
+            g.scale(size * unit, -size * unit);
+            g.fill(outline(c));
+            g.setTransform(before);
+            pen += advance(c) * size;
+        }
+        return pen;
+    }
+
+    double width(String text, double size) {
+        return text.codePoints().mapToDouble(this::advance).sum() * size;
+    }
+
+    private double advance(int c) {
+        try {
+            return font.getAdvanceWidth(font.getUnicodeCmapLookup().getGlyphId(c)) * unit;
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    private Path2D outline(int c) {
+        return outlines.computeIfAbsent(c, code -> {
+            try {
+                int glyph = font.getUnicodeCmapLookup().getGlyphId(code);
+                return glyph == 0 || font.getGlyph().getGlyph(glyph) == null
+                        ? new Path2D.Double()
+                        : font.getGlyph().getGlyph(glyph).getPath();
+            } catch (IOException e) {
+                throw new UncheckedIOException(e);
+            }
+        });
+    }
+}

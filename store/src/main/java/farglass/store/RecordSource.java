@@ -1,0 +1,74 @@
+package farglass.store;
+
+import farglass.match.MatchRecord;
+import farglass.store.bundle.Bundle;
+import farglass.store.json.FormatException;
+import farglass.store.json.MatchJson;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Clock;
+import java.util.ArrayList;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Set;
+import java.util.stream.Stream;
+
+/** Records from wherever they lie: a library file, a bundle, a folder of {@code *.match.json}, or one such file. */
+public final class RecordSource {
+    private RecordSource() {}
+
+    /**
+     * @param records what could be read, one per id
+     * @param errors one line per file that could not
+     */
+    public record Loaded(List<MatchRecord> records, List<String> errors) {}
+
+    /** @throws LibraryException when the path itself cannot be read */
+    public static Loaded load(Path path, Clock clock) throws LibraryException {
+        if (!Files.exists(path)) {
+            throw new LibraryException(path + ": there is no such file or folder");
+        }
+        try {
+            if (Files.isDirectory(path)) {
+                return folder(path);
+            }
+            if (path.getFileName().toString().endsWith(".json")) {
+                return new Loaded(List.of(MatchJson.read(path)), List.of());
+            }
+            if (Bundle.isBundle(path)) {
+                return new Loaded(Bundle.read(path).records(), List.of());
+            }
+        } catch (IOException | FormatException e) {
+            throw new LibraryException(path + ": " + e.getMessage(), e);
+        }
+        try (Library library = Library.open(path, clock)) {
+            return new Loaded(library.matches(), List.of());
+        }
+    }
+
+    private static Loaded folder(Path path) throws IOException {
+        List<MatchRecord> records = new ArrayList<>();
+        List<String> errors = new ArrayList<>();
+        Set<String> ids = new LinkedHashSet<>();
+        List<Path> files;
+        try (Stream<Path> list = Files.list(path)) {
+            files = list.filter(p -> p.getFileName().toString().endsWith(".match.json"))
+                    .sorted()
+                    .toList();
+        }
+        for (Path f : files) {
+            try {
+                MatchRecord r = MatchJson.read(f);
+                if (ids.add(r.id())) {
+                    records.add(r);
+                } else {
+                    errors.add(f + ": a match with id " + r.id() + " was read already; this one is ignored");
+                }
+            } catch (IOException | FormatException e) {
+                errors.add(f + ": " + e.getMessage());
+            }
+        }
+        return new Loaded(records, errors);
+    }
+}

@@ -1,0 +1,8 @@
+package farglass.store.json;
+
+/** A document that cannot be read. The message begins with the path inside it, as {@code /tags/14/outcome: ...}. */
+public final class FormatException extends Exception {
+    public FormatException(String path, String message) {
+        super((path.isEmpty() ? "/" : path) + ": " + message);
+    }
+}

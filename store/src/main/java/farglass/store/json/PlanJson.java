@@ -1,0 +1,176 @@
+package farglass.store.json;
+
+import com.fasterxml.jackson.core.JsonProcessingException;
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.ObjectMapper;
+import farglass.plan.Assignment;
+import farglass.plan.Fork;
+import farglass.plan.PinnedClaim;
+import farglass.plan.Plan;
+import farglass.stats.Grade;
+import java.time.LocalDate;
+import java.time.format.DateTimeParseException;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+
+/** Plans made by hand ({@code farglass.plan/1}) and assignments ({@code farglass.assignment/1}). */
+public final class PlanJson {
+    public static final String FORMAT = "farglass.plan/1";
+    static final String ASSIGNMENT = "farglass.assignment/1";
+    private static final ObjectMapper JSON = new ObjectMapper();
+
+    private PlanJson() {}
+
+    public static String write(Plan p) {
+        Map<String, Object> m = new LinkedHashMap<>();
+        m.put("format", FORMAT);
+        m.put("id", p.id());
+        m.put("title", p.title());
+        m.put("us", p.us());
+        m.put("them", p.them());
+        m.put("pinned", p.pinned().stream().map(PlanJson::claim).toList());
+        m.put("tree", p.openings().stream().map(PlanJson::fork).toList());
+        m.put("remarks", p.remarks());
+        return text(m);
+    }
+
+    private static String text(Map<String, Object> m) {
+        try {
+            return JSON.writerWithDefaultPrettyPrinter().writeValueAsString(m);
+        } catch (JsonProcessingException e) {
+            throw new IllegalStateException("document cannot be written", e);
+        }
+    }
+
+    private static Map<String, Object> claim(PinnedClaim c) {
+        Map<String, Object> m = new LinkedHashMap<>();
+        m.put("athlete", c.athlete());
+        m.put("claim", c.claim());
+        m.put("sentence", c.sentence());
+        m.put("counts", c.counts());
+        m.put("mean", finite(c.mean()));
+        m.put("lo", finite(c.lo()));
+        m.put("hi", finite(c.hi()));
+        m.put("grade", c.grade().name().toLowerCase(Locale.ROOT));
+        return m;
+    }
+
+    private static Double finite(double v) {
+        return Double.isFinite(v) ? v : null;
+    }
+
+    private static Map<String, Object> fork(Fork f) {
+        Map<String, Object> m = new LinkedHashMap<>();
+        m.put("id", f.id());
+        m.put("who", f.ours() ? "us" : "them");
+        m.put("text", f.text());
+        m.put("note", f.note());
+        m.put("claims", f.claims().stream().map(PlanJson::claim).toList());
+        m.put("next", f.next().stream().map(PlanJson::fork).toList());
+        return m;
+    }
+
+    public static Plan read(String document) throws FormatException {
+        Fields f = Fields.of(MatchJson.parse(document), "");
+        if (!FORMAT.equals(f.needText("format"))) {
+            throw f.error("format", "is not " + FORMAT);
+        }
+        String remarks = f.text("remarks");
+        return new Plan(
+                f.needText("id"),
+                f.needText("title"),
+                f.needText("us"),
+                f.needText("them"),
+                claims(f, "pinned"),
+                forks(f, "tree"),
+                remarks == null ? "" : remarks);
+    }
+
+    private static List<PinnedClaim> claims(Fields f, String field) throws FormatException {
+        List<PinnedClaim> list = new ArrayList<>();
+        JsonNode nodes = f.need(field);
+        for (int i = 0; i < nodes.size(); i++) {
+            Fields c = Fields.of(nodes.get(i), f.path(field) + "/" + i);
+            String grade = c.needText("grade");
+            Grade g;
+            try {
+                g = Grade.valueOf(grade.toUpperCase(Locale.ROOT));
+            } catch (IllegalArgumentException e) {
+                throw c.error("grade", "\"" + grade + "\" is not one of strong, fair, thin");
+            }
+            list.add(new PinnedClaim(
+                    c.needText("athlete"),
+                    c.needText("claim"),
+                    c.needText("sentence"),
+                    c.needText("counts"),
+                    number(c, "mean"),
+                    number(c, "lo"),
+                    number(c, "hi"),
+                    g));
+        }
+        return list;
+    }
+
+    private static double number(Fields f, String field) throws FormatException {
+        Double v = f.number(field, -1e9, 1e9);
+        return v == null ? Double.NaN : v;
+    }
+
+    private static List<Fork> forks(Fields f, String field) throws FormatException {
+        List<Fork> list = new ArrayList<>();
+        JsonNode nodes = f.need(field);
+        for (int i = 0; i < nodes.size(); i++) {
+            Fields n = Fields.of(nodes.get(i), f.path(field) + "/" + i);
+            String who = n.needText("who");
+            if (!List.of("us", "them").contains(who)) {
+                throw n.error("who", "\"" + who + "\" is not one of us, them");
+            }
+            list.add(new Fork(
+                    n.needText("id"),
+                    who.equals("us"),
+                    n.needText("text"),
+                    n.needText("note"),
+                    claims(n, "claims"),
+                    forks(n, "next")));
+        }
+        return list;
+    }
+
+    public static String write(Assignment a) {
+        Map<String, Object> m = new LinkedHashMap<>();
+        m.put("format", ASSIGNMENT);
+        m.put("id", a.id());
+        m.put("us", a.us());
+        m.put("opponents", a.opponents());
+        m.put("event", a.event());
+        m.put("date", a.date() == null ? null : a.date().toString());
+        m.put("ruleset", a.ruleset());
+        m.put("attire", a.attire());
+        m.put("minutes", a.minutes());
+        return text(m);
+    }
+
+    public static Assignment readAssignment(String document) throws FormatException {
+        Fields f = Fields.of(MatchJson.parse(document), "");
+        List<String> opponents = new ArrayList<>();
+        f.need("opponents").forEach(o -> opponents.add(o.asText()));
+        String date = f.text("date");
+        f.need("minutes");
+        try {
+            return new Assignment(
+                    f.needText("id"),
+                    f.needText("us"),
+                    opponents,
+                    f.text("event"),
+                    date == null ? null : LocalDate.parse(date),
+                    f.text("ruleset"),
+                    f.text("attire"),
+                    f.integer("minutes", 1, 600));
+        } catch (DateTimeParseException e) {
+            throw f.error("date", "\"" + date + "\" is not a date like 2031-04-12");
+        }
+    }
+}
