@@ -78,7 +78,7 @@ public final class PhraseReader {
             p.who = corner(w, context);
             return 1;
         }
-        if (w.equals("to")) {
+        if (w.equals("to") && p.term != null) {
             p.expectTarget = true;
             return 1;
         }

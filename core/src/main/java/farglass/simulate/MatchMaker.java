@@ -204,8 +204,9 @@ public final class MatchMaker {
                 Map<String, Double> familyWeight = new LinkedHashMap<>();
                 mine.forEach(t -> familyWeight.merge(t.family(), style.weight(t.code()), Double::sum));
                 for (Technique t : mine) {
-                    // an athlete with nothing practised from here rarely tries anything
-                    double share = style.weight(t.code()) / Math.max(1, familyWeight.get(t.family()));
+                    // an athlete who has practised no finish from here rarely tries one
+                    double least = t.family().equals("submission") ? 1 : 0;
+                    double share = style.weight(t.code()) / Math.max(least, familyWeight.get(t.family()));
                     found.add(new Option(by, t, RATES.get(t.family()) * style.activity(t.family()) * share));
                 }
             }
@@ -350,7 +351,7 @@ public final class MatchMaker {
             boolean toGuard = List.of("guard-pull", "guard-entry").contains(technique.family())
                     && !technique.code().equals("leg-entry")
                     && !technique.code().equals("jump-guard");
-            boolean home = technique.family().equals("recovery") && rng.nextDouble() < 0.5;
+            boolean home = technique.family().equals("recovery") && rng.nextDouble() < 0.7;
             if (toGuard || home || technique.to().isEmpty()) {
                 return lexicon.position(favourite(by)).orElseThrow();
             }

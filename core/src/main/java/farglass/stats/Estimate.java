@@ -41,6 +41,11 @@ public record Estimate(
         tags = List.copyOf(tags);
     }
 
+    /** The same with the library's average to compare with. */
+    public Estimate against(double average, String where) {
+        return new Estimate(x, n, raw, mean, lo, hi, level, matches, effective, grade, average, where, check, tags);
+    }
+
     /** An interval [lo, hi]. */
     public record Interval(double lo, double hi) {}
 }

@@ -13,7 +13,6 @@ import farglass.stats.NeverSeen;
 import farglass.stats.Proportion;
 import farglass.stats.SideBias;
 import farglass.stats.TagRef;
-import farglass.stats.TimeShare;
 import farglass.stats.Trial;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
@@ -33,12 +32,15 @@ final class ClaimFinder {
 
     private final Evidence evidence;
     private final Baseline baseline;
+    private final List<Evidence> others;
     private final String surname;
     private final long seed;
 
-    ClaimFinder(Evidence evidence, Baseline baseline, String name, long seed) {
+    /** @param others the same evidence of every other athlete, for the library's shares of time */
+    ClaimFinder(Evidence evidence, Baseline baseline, List<Evidence> others, String name, long seed) {
         this.evidence = evidence;
         this.baseline = baseline;
+        this.others = others;
         this.surname = name.substring(name.lastIndexOf(' ') + 1);
         this.seed = seed;
     }
@@ -120,7 +122,8 @@ final class ClaimFinder {
         }
         groups.forEach((key, places) -> {
             if (!key.equals("place.other")) {
-                claims.add(share(key, Claim.Topic.PLACE, key, List.of(surname), places, p -> true));
+                claims.add(share(
+                        key, Claim.Topic.PLACE, key, List.of(surname), places, p -> true, p -> group(p).equals(key)));
             }
         });
     }
@@ -147,23 +150,20 @@ final class ClaimFinder {
             String template,
             List<String> args,
             List<Evidence.Place> places,
-            Predicate<Evidence.Place> denominator) {
-        List<TimeShare.Exposure> exposures = new ArrayList<>();
-        for (Evidence.Seen seen : evidence.matches()) {
-            double all = seen.line().spans().stream()
-                    .filter(s -> denominator.test(new Evidence.Place(seen, s)))
-                    .mapToLong(s -> s.lengthMs())
-                    .sum();
-            List<Evidence.Place> mine =
-                    places.stream().filter(p -> p.seen() == seen).toList();
-            double in = mine.stream().mapToLong(p -> p.span().lengthMs()).sum();
-            if (all > 0) {
-                exposures.add(new TimeShare.Exposure(in, all, seen.weight(), mine.size()));
-            }
-        }
-        List<TagRef> tags = places.stream().map(Evidence.Place::ref).toList();
+            Predicate<Evidence.Place> denominator,
+            Predicate<Evidence.Place> wanted) {
         List<Trial> trials = places.stream().map(p -> p.trial(true)).toList();
-        return new Claim(id, topic, template, args, TimeShare.of(exposures, tags), null, trials, null, 0);
+        return new Claim(
+                id,
+                topic,
+                template,
+                args,
+                Places.share(evidence, places, denominator)
+                        .against(Places.ratio(others, wanted, denominator), "average of the others in the library"),
+                null,
+                trials,
+                null,
+                0);
     }
 
     /** Which guards, as shares of the time in guard. */
@@ -179,7 +179,8 @@ final class ClaimFinder {
                 "guard.used",
                 List.of(surname, evidence.lexicon().positionName(code)),
                 places,
-                inGuard)));
+                inGuard,
+                p -> p.span().place().equals(code))));
     }
 
     private boolean passing(Evidence.Place p) {

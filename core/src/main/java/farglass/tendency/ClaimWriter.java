@@ -57,7 +57,8 @@ public final class ClaimWriter {
                     "note.check", percent(e.check().lo()), percent(e.check().hi())));
         }
         if (!Double.isNaN(e.baseline()) && c.side() == null) {
-            notes.add(format("note.prior", percent(e.baseline()), e.prior()));
+            boolean share = c.topic() == Claim.Topic.PLACE || c.topic() == Claim.Topic.GUARD;
+            notes.add(format(share ? "note.average" : "note.prior", percent(e.baseline()), e.prior()));
         }
         return notes;
     }

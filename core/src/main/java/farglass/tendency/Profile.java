@@ -6,6 +6,7 @@ import farglass.stats.Grade;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.stream.Stream;
 
 /**
  * What an athlete does, as ranked claims.
@@ -46,9 +47,20 @@ public record Profile(String athlete, String name, Evidence evidence, List<Claim
                 .map(a -> a.name())
                 .findFirst()
                 .orElse(athlete);
-        List<Claim> claims = new ArrayList<>(new ClaimFinder(evidence, baseline, name, seed).find());
+        List<Evidence> others = filter.baseline() ? others(records, athlete, filter, lexicon) : List.of();
+        List<Claim> claims = new ArrayList<>(new ClaimFinder(evidence, baseline, others, name, seed).find());
         claims.sort(ORDER);
         return new Profile(athlete, name, evidence, claims);
+    }
+
+    private static List<Evidence> others(List<MatchRecord> records, String athlete, Filter filter, Lexicon lexicon) {
+        return records.stream()
+                .flatMap(r -> Stream.of(r.details().a().id(), r.details().b().id()))
+                .distinct()
+                .filter(id -> !id.equals(athlete))
+                .sorted()
+                .map(id -> Evidence.of(records, id, filter, lexicon))
+                .toList();
     }
 
     public List<Claim> graded(Grade grade) {

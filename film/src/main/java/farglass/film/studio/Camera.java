@@ -3,7 +3,7 @@ package farglass.film.studio;
 /** A camera beside the mat, looking at its middle. */
 final class Camera {
     private static final double DISTANCE = 4.6;
-    private static final double FOCAL = 1.75;
+    private static final double FOCAL = 1.5;
     private static final Vec AIM = new Vec(0, 0.45, 0);
 
     private final Vec eye;

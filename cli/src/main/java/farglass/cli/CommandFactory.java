@@ -1,0 +1,32 @@
+package farglass.cli;
+
+import java.time.Clock;
+import picocli.CommandLine;
+
+/** Gives the commands what they need from outside. */
+final class CommandFactory implements CommandLine.IFactory {
+    private final Output output;
+    private final Clock clock;
+
+    CommandFactory(Output output, Clock clock) {
+        this.output = output;
+        this.clock = clock;
+    }
+
+    @Override
+    public <K> K create(Class<K> type) throws Exception {
+        Object made;
+        if (type == ProfileCommand.class) {
+            made = new ProfileCommand(output, clock);
+        } else if (type == ImportCommand.class) {
+            made = new ImportCommand(output, clock);
+        } else if (type == ExportCommand.class) {
+            made = new ExportCommand(output, clock);
+        } else if (type == FilmCommand.class) {
+            made = new FilmCommand(output);
+        } else {
+            return CommandLine.defaultFactory().create(type);
+        }
+        return type.cast(made);
+    }
+}

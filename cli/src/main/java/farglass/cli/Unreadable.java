@@ -1,0 +1,8 @@
+package farglass.cli;
+
+/** Input that cannot be read; ends the command with exit code 3 and its message in one line. */
+final class Unreadable extends Exception {
+    Unreadable(String message) {
+        super(message);
+    }
+}

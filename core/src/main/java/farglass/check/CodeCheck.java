@@ -1,0 +1,93 @@
+package farglass.check;
+
+import farglass.lexicon.Lexicon;
+import farglass.match.MatchRecord;
+import farglass.match.Tag;
+import java.util.ArrayList;
+import java.util.List;
+
+/** Codes that the lexicon does not know: kept as they are, and reported. */
+public final class CodeCheck {
+    private static final String HIDDEN = "not-visible";
+
+    private CodeCheck() {}
+
+    public static List<Finding> findings(MatchRecord record, Lexicon lexicon) {
+        List<Finding> findings = new ArrayList<>();
+        for (int i = 0; i < record.tags().size(); i++) {
+            Tag tag = record.tags().get(i);
+            String name = record.tagName(i);
+            if (tag instanceof Tag.Position p) {
+                check(
+                        findings,
+                        tag,
+                        name,
+                        "position",
+                        p.position(),
+                        lexicon.position(p.position()).isPresent());
+            } else if (tag instanceof Tag.Resume r && r.position() != null) {
+                check(
+                        findings,
+                        tag,
+                        name,
+                        "position",
+                        r.position(),
+                        lexicon.position(r.position()).isPresent());
+            } else if (tag instanceof Tag.Action a) {
+                check(
+                        findings,
+                        tag,
+                        name,
+                        "technique",
+                        a.technique(),
+                        lexicon.technique(a.technique()).isPresent());
+                if (a.to() != null) {
+                    check(
+                            findings,
+                            tag,
+                            name,
+                            "position",
+                            a.to(),
+                            lexicon.position(a.to()).isPresent());
+                }
+                if (a.answer() != null) {
+                    check(
+                            findings,
+                            tag,
+                            name,
+                            "answer",
+                            a.answer(),
+                            lexicon.answers().contains(a.answer()));
+                }
+            } else if (tag instanceof Tag.Grip g) {
+                check(
+                        findings,
+                        tag,
+                        name,
+                        "grip",
+                        g.grip(),
+                        lexicon.grip(g.grip()).isPresent());
+            } else if (tag instanceof Tag.Body b) {
+                check(
+                        findings,
+                        tag,
+                        name,
+                        "body fact",
+                        b.fact(),
+                        lexicon.facts().contains(b.fact()));
+            }
+        }
+        return findings;
+    }
+
+    private static void check(List<Finding> findings, Tag tag, String name, String what, String code, boolean known) {
+        if (!known && !code.equals(HIDDEN)) {
+            findings.add(new Finding(
+                    "unknown-code",
+                    Finding.Severity.WARNING,
+                    tag.t(),
+                    name,
+                    "The lexicon has no " + what + " \"" + code + "\". It is kept as it is."));
+        }
+    }
+}

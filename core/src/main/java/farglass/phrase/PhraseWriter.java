@@ -1,0 +1,74 @@
+package farglass.phrase;
+
+import farglass.lexicon.Lexicon;
+import farglass.match.Corner;
+import farglass.match.Side;
+import farglass.match.Tag;
+import java.util.ArrayList;
+import java.util.List;
+
+/** Writes a tag as the phrase that would make it, for correction by typing. */
+public final class PhraseWriter {
+    private PhraseWriter() {}
+
+    /** The phrase; fields that the phrase line cannot say are left out. */
+    public static String phrase(Tag tag, Lexicon lexicon) {
+        List<String> w = new ArrayList<>();
+        if (tag instanceof Tag.Action a) {
+            w.add(a.by().code());
+            w.add(Lexicon.normal(lexicon.techniqueName(a.technique())));
+            a.sides().stream().filter(s -> s != Side.NOT_VISIBLE).forEach(s -> w.add(s.code()));
+            if (a.outcome() != null) {
+                w.add(a.outcome().code());
+            }
+            if (a.reached() != null) {
+                w.add(a.reached().toString());
+            }
+            if (a.to() != null && lexicon.position(a.to()).isPresent()) {
+                w.add("to " + Lexicon.normal(lexicon.positionName(a.to())));
+            }
+        } else if (tag instanceof Tag.Position p) {
+            boolean guard = lexicon.position(p.position())
+                    .map(x -> x.guard() && !x.family().equals("passing"))
+                    .orElse(false);
+            Corner named = guard ? p.guard() : p.holder();
+            if (named != null) {
+                w.add(named.code());
+            }
+            w.add(Lexicon.normal(lexicon.positionName(p.position())));
+            if (p.side() != null && p.side() != Side.NOT_VISIBLE) {
+                w.add(p.side().code());
+            }
+            if (p.cause() != null) {
+                w.add(p.cause().code());
+            }
+        } else if (tag instanceof Tag.Grip g) {
+            w.add(g.by().code());
+            w.add(lexicon.grip(g.grip()).map(x -> Lexicon.normal(x.name())).orElse(g.grip()));
+            if (g.hand() != null && g.hand() != Side.NOT_VISIBLE) {
+                w.add(g.hand().code());
+            }
+            if (g.depth() != null) {
+                w.add(g.depth());
+            }
+        } else if (tag instanceof Tag.Call c) {
+            w.add(c.call().code());
+            w.add(c.who().code());
+            if (c.value() != null) {
+                w.add(c.value().toString());
+            }
+        } else if (tag instanceof Tag.Remark r) {
+            w.add(r.kind().code());
+            if (r.by() != null) {
+                w.add(r.by().code());
+            }
+            w.add(r.text() == null ? "" : r.text());
+        } else {
+            w.add(tag.type());
+        }
+        if (tag.info().unsure() && !(tag instanceof Tag.Remark)) {
+            w.add("?");
+        }
+        return String.join(" ", w);
+    }
+}

@@ -1,0 +1,69 @@
+package farglass.desk;
+
+import farglass.desk.shell.Desk;
+import farglass.desk.shell.Words;
+import farglass.film.FilmException;
+import farglass.film.studio.Footage;
+import farglass.lexicon.Lexicon;
+import farglass.match.MatchRecord;
+import farglass.plan.Assignment;
+import farglass.simulate.DemoLibrary;
+import farglass.store.Library;
+import farglass.store.LibraryException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.Comparator;
+import java.util.List;
+
+/** The demo: its library filled once, its films drawn in the background while the window is in use. */
+public final class Demo {
+    private static final String FILLED = "demo.filled";
+
+    private Demo() {}
+
+    /** Fills an empty library with the made-up scenario; a library filled before is left as the user has it. */
+    public static void fill(Library library) throws LibraryException {
+        if (library.setting(FILLED).isPresent()) {
+            return;
+        }
+        library.addAll(DemoLibrary.matches(Lexicon.builtIn(), DemoLibrary.SEED));
+        for (Assignment a : DemoLibrary.assignments()) {
+            library.save(a);
+        }
+        library.set(FILLED, "true");
+    }
+
+    /** Draws the films that are missing, one after the other; progress shows in the rail and can be cancelled. */
+    static void films(Desk desk) {
+        List<MatchRecord> missing = desk.matches().stream()
+                .filter(r -> !r.films().isEmpty())
+                .filter(r -> r.films().get(0).file().startsWith("films/"))
+                .filter(r -> !Files.exists(desk.filmPath(r)))
+                // the match that is open first: its film is the one waited for
+                .sorted(Comparator.comparing(r -> !r.equals(desk.openRecord().get())))
+                .toList();
+        if (missing.isEmpty()) {
+            return;
+        }
+        desk.background().longWork(Words.of("demo.films"), (progress, cancelled) -> {
+            for (int i = 0; i < missing.size() && !cancelled.getAsBoolean(); i++) {
+                int done = i;
+                draw(desk, missing.get(i), share -> progress.accept((done + share) / missing.size()), cancelled);
+            }
+        });
+    }
+
+    private static void draw(
+            Desk desk,
+            MatchRecord record,
+            java.util.function.DoubleConsumer progress,
+            java.util.function.BooleanSupplier cancelled) {
+        Path target = desk.filmPath(record);
+        try {
+            Footage.standard().make(record, record.clock(), desk.lexicon(), target, progress, cancelled);
+            desk.filmArrived(record.id());
+        } catch (FilmException e) {
+            desk.notices().problem(e.getMessage());
+        }
+    }
+}

@@ -1,0 +1,14 @@
+package farglass.desk;
+
+import javafx.application.Application;
+
+/** Starts the desk. Apart from {@link DeskApp}, so that the class path alone is enough to run it. */
+public final class Main {
+    private Main() {}
+
+    public static void main(String[] args) {
+        // drawing outside JavaFX (footage, pictures) must not look for a display of its own
+        System.setProperty("java.awt.headless", "true");
+        Application.launch(DeskApp.class, args);
+    }
+}

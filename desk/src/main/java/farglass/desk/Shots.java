@@ -1,0 +1,126 @@
+package farglass.desk;
+
+import farglass.desk.plan.PlanStation;
+import farglass.desk.profile.ProfileStation;
+import farglass.desk.shell.Desk;
+import farglass.desk.shell.Shell;
+import farglass.plan.PinnedClaim;
+import farglass.plan.Plan;
+import farglass.tendency.Claim;
+import java.awt.image.BufferedImage;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayDeque;
+import java.util.Deque;
+import javafx.animation.KeyFrame;
+import javafx.animation.Timeline;
+import javafx.application.Platform;
+import javafx.scene.Scene;
+import javafx.scene.control.TextField;
+import javafx.scene.image.PixelReader;
+import javafx.scene.image.WritableImage;
+import javafx.util.Duration;
+import javax.imageio.ImageIO;
+
+/** Draws the main views from the demo data into PNG files and leaves. */
+final class Shots {
+    private static final Duration PAUSE = Duration.millis(1600);
+    private final Desk desk;
+    private final Shell shell;
+    private final Scene scene;
+    private final Path folder;
+    private final Deque<Runnable> steps = new ArrayDeque<>();
+
+    Shots(Desk desk, Shell shell, Scene scene, Path folder) {
+        this.desk = desk;
+        this.shell = shell;
+        this.scene = scene;
+        this.folder = folder;
+    }
+
+    void run() {
+        Demo.films(desk);
+        steps.add(() -> {});
+        steps.add(() -> picture("assignment"));
+        steps.add(() -> shell.go(1));
+        steps.add(() -> desk.openMatch(withFilm()));
+        steps.add(() -> {
+            var r = desk.openRecord().get();
+            farglass.desk.film.FilmStation film = (farglass.desk.film.FilmStation) shell.station(1);
+            film.show(r.tags().size() * 2 / 3);
+        });
+        steps.add(() -> ((TextField) scene.lookup("#phrase")).setText("b knee cut right near"));
+        steps.add(() -> picture("film"));
+        steps.add(() -> ((TextField) scene.lookup("#phrase")).clear());
+        steps.add(() -> shell.go(2));
+        steps.add(() -> {});
+        steps.add(() -> ((ProfileStation) shell.station(2)).playFirst());
+        steps.add(() -> picture("profile"));
+        steps.add(this::layPlan);
+        steps.add(() -> shell.go(3));
+        steps.add(() -> picture("plan"));
+        steps.add(() -> ((PlanStation) shell.station(3)).writePdf(folder.resolve("plan.pdf")));
+        steps.add(Platform::exit);
+        waitForFilms();
+    }
+
+    private String withFilm() {
+        return desk.matches().stream()
+                .filter(r -> !r.films().isEmpty()
+                        && r.cornerOf(desk.profiled().get()).isPresent()
+                        && Files.exists(desk.filmPath(r)))
+                .max(java.util.Comparator.comparingInt(r -> r.tags().size()))
+                .orElseThrow()
+                .id();
+    }
+
+    private void waitForFilms() {
+        Timeline timer = new Timeline();
+        timer.getKeyFrames().add(new KeyFrame(PAUSE, e -> {
+            if (desk.background().longName().get().isEmpty()) {
+                steps.poll().run();
+            }
+        }));
+        timer.setCycleCount(Timeline.INDEFINITE);
+        timer.play();
+    }
+
+    private void layPlan() {
+        ProfileStation profile = (ProfileStation) shell.station(2);
+        String them = desk.profiled().get();
+        desk.changePlan(p -> {
+            Plan next = Plan.empty(p.id(), p.title(), p.us(), p.them());
+            for (Claim c : profile.claims().getItems().stream().limit(5).toList()) {
+                next = next.pin(PinnedClaim.of(them, c, desk.claimWriter()));
+            }
+            next = next.open("Collar and sleeve first").follow("f1", "Pulls to lasso");
+            next = next.follow("f2", "Strip the sleeve, step back").follow("f2", "Knee cut to the right");
+            next = next.follow("f1", "Sits and waits").follow("f5", "Stay standing, circle right");
+            PinnedClaim first = next.pinned().get(0);
+            PinnedClaim second = next.pinned().get(1);
+            next = next.change("f2", f -> f.resting(first)).change("f3", f -> f.resting(second));
+            return next.change("f1", f -> f.text(f.text(), "deny the grip she wants"));
+        });
+    }
+
+    private void picture(String name) {
+        WritableImage shot = scene.snapshot(null);
+        int w = (int) shot.getWidth();
+        int h = (int) shot.getHeight();
+        BufferedImage image = new BufferedImage(w, h, BufferedImage.TYPE_INT_RGB);
+        PixelReader pixels = shot.getPixelReader();
+        for (int y = 0; y < h; y++) {
+            for (int x = 0; x < w; x++) {
+                image.setRGB(x, y, pixels.getArgb(x, y));
+            }
+        }
+        try {
+            Files.createDirectories(folder);
+            ImageIO.write(image, "png", folder.resolve(name + ".png").toFile());
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+}

@@ -1,0 +1,79 @@
+package farglass.desk.film;
+
+import farglass.desk.shell.Keys;
+import farglass.film.Player;
+import farglass.time.MatchTime;
+import java.util.function.BooleanSupplier;
+import java.util.function.Consumer;
+
+/** The keys of the film station. Keys that are letters or plain arrows hold only while the phrase line is empty. */
+final class FilmKeys {
+    private static final long FRAME_MS = 40;
+    private final FilmStation station;
+    private final Keys keys = new Keys();
+
+    FilmKeys(FilmStation station) {
+        this.station = station;
+        BooleanSupplier idle = () -> station.phrase().isEmpty();
+        keys.on("Space", "keys.play", idle, () -> player(Player::toggle))
+                .on("Ctrl+Space", "keys.play", () -> player(Player::toggle))
+                .on("Right", "keys.frame.next", idle, () -> player(p -> p.step(1)))
+                .on("Left", "keys.frame.previous", idle, () -> player(p -> p.step(-1)))
+                .on("Shift+Right", "keys.second.next", idle, () -> player(p -> p.jump(1000)))
+                .on("Shift+Left", "keys.second.previous", idle, () -> player(p -> p.jump(-1000)))
+                .on("Ctrl+Right", "keys.five.next", idle, () -> player(p -> p.jump(5000)))
+                .on("Ctrl+Left", "keys.five.previous", idle, () -> player(p -> p.jump(-5000)))
+                .on(
+                        "Up",
+                        "keys.faster",
+                        idle,
+                        () -> station.film().speed(station.film().speed().get() * 2))
+                .on(
+                        "Down",
+                        "keys.slower",
+                        idle,
+                        () -> station.film().speed(station.film().speed().get() / 2))
+                .on("Ctrl+L", "keys.loop", () -> station.loop(true))
+                .on("Ctrl+Shift+L", "keys.loop.end", () -> station.loop(false))
+                .on("F2", "keys.sync.start", () -> station.sync(MatchTime.ZERO))
+                .on(
+                        "F4",
+                        "keys.sync.end",
+                        () -> station.sync(
+                                MatchTime.ofMs(station.record().details().lengthMs())))
+                .on("Page_Up", "keys.tag.previous", () -> step(-1))
+                .on("Page_Down", "keys.tag.next", () -> step(1))
+                .on("Alt+Left", "keys.nudge.earlier", () -> station.edits().nudge(-FRAME_MS))
+                .on("Alt+Right", "keys.nudge.later", () -> station.edits().nudge(FRAME_MS))
+                .on(
+                        "Alt+Shift+Left",
+                        "keys.nudge.second.earlier",
+                        () -> station.edits().nudge(-1000))
+                .on(
+                        "Alt+Shift+Right",
+                        "keys.nudge.second.later",
+                        () -> station.edits().nudge(1000))
+                .on("Delete", "keys.delete", idle, () -> station.edits().delete())
+                .on("Ctrl+E", "keys.correct", station::correct)
+                .on("Ctrl+D", "keys.split", station::split)
+                .on("Ctrl+Z", "keys.undo", () -> station.desk().undo())
+                .on("Ctrl+Shift+Z", "keys.redo", () -> station.desk().redo());
+    }
+
+    Keys keys() {
+        return keys;
+    }
+
+    private void step(int by) {
+        station.edits().step(by);
+        if (station.edits().selected() >= 0) {
+            station.pick(station.edits().selected());
+        }
+    }
+
+    private void player(Consumer<Player> action) {
+        if (station.film().player() != null) {
+            action.accept(station.film().player());
+        }
+    }
+}

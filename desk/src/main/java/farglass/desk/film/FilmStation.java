@@ -1,0 +1,460 @@
+package farglass.desk.film;
+
+import farglass.desk.phrase.PhraseLine;
+import farglass.desk.player.FilmView;
+import farglass.desk.shell.Desk;
+import farglass.desk.shell.Keys;
+import farglass.desk.shell.Station;
+import farglass.desk.shell.Ui;
+import farglass.desk.shell.Words;
+import farglass.desk.tide.TideLine;
+import farglass.match.Corner;
+import farglass.match.MatchRecord;
+import farglass.match.Tag;
+import farglass.time.Clock;
+import farglass.time.FilmTime;
+import farglass.time.MatchTime;
+import farglass.time.Segment;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import javafx.application.Platform;
+import javafx.beans.binding.Bindings;
+import javafx.beans.value.ObservableValue;
+import javafx.geometry.Insets;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.input.KeyEvent;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.StackPane;
+import javafx.scene.layout.VBox;
+import javafx.scene.shape.Rectangle;
+
+/** Watching and tagging one match. */
+public final class FilmStation implements Station, Keys.Bound {
+    private static final long REACTION_MS = 300;
+    private static final long PREVIEW_MS = 200;
+
+    private final Desk desk;
+    private final FilmView film = new FilmView();
+    private final Label chip = Ui.label("", "film-chip");
+    private final Label facts = Ui.label("", "soft");
+    private final HBox legend = new HBox(14);
+    private final Label count = Ui.label("", "soft");
+    private final TideLine tide;
+    private final RecordList list;
+    private final PhraseLine phrase;
+    private final FilmChoice choice;
+    private final TagEdits edits;
+    private final Keys keys;
+    private final VBox view;
+    private final Button make = Ui.button(Words.of("film.make"), this::makeFootage, "choice");
+    private String shownMatch;
+    private String shownFile;
+    private MatchTime cursor = MatchTime.ZERO;
+    private long lastPreview;
+
+    public FilmStation(Desk desk) {
+        this.desk = desk;
+        this.tide = TideLine.large(desk.lexicon());
+        this.edits = new TagEdits(desk, this::selectionMoved);
+        this.list = new RecordList(desk, this::pick);
+        this.choice = new FilmChoice(desk);
+        this.phrase = new PhraseLine(desk.lexicon(), this::record, this::stampTime, this::keep);
+        this.keys = new FilmKeys(this).keys();
+        tide.onSeek(this::seek);
+        tide.onPick(this::pick);
+        tide.words(i -> words(i));
+        view = layout();
+        desk.openRecord().addListener((o, was, is) -> show(is));
+        desk.likely().addListener((o, was, is) -> phrase.model(is));
+        desk.filmArrivedProperty().addListener((o, was, is) -> reopen(is));
+        film.moment().addListener((o, was, is) -> moved());
+        film.playing().addListener((o, was, is) -> chip());
+        film.speed().addListener((o, was, is) -> chip());
+        film.onProblem(m -> desk.notices().problem(m));
+        phrase.model(desk.likely().get());
+        show(desk.openRecord().get());
+    }
+
+    private VBox layout() {
+        HBox head = new HBox(14, Ui.label(Words.of("film.question"), "question"), Ui.spring(), facts, legend);
+        head.setAlignment(Pos.CENTER_LEFT);
+        legend.setAlignment(Pos.CENTER_LEFT);
+        StackPane screen = new StackPane(film, chip, make);
+        screen.getStyleClass().add("screen");
+        StackPane.setAlignment(chip, Pos.TOP_RIGHT);
+        StackPane.setMargin(chip, new Insets(12));
+        StackPane.setAlignment(make, Pos.BOTTOM_CENTER);
+        StackPane.setMargin(make, new Insets(24));
+        screen.setMinSize(0, 0);
+        choice.acceptDrops(screen);
+        VBox record = Ui.sheet(Words.of("film.record"), count, Ui.grow(list.view()));
+        record.setMinWidth(330);
+        record.setMaxWidth(330);
+        HBox upper = new HBox(12, Ui.grow(screen), record);
+        VBox tideSheet = Ui.sheet(Words.of("film.tide"), new TideLegend(), Ui.grow(tide));
+        tideSheet.setMinHeight(178);
+        tideSheet.setMaxHeight(178);
+        tideSheet.getStyleClass().add("tight");
+        VBox box = new VBox(10, head, Ui.grow(upper), tideSheet, phrase);
+        VBox.setVgrow(phrase, Priority.NEVER);
+        box.setId("station-film");
+        box.addEventFilter(KeyEvent.KEY_PRESSED, keys::handle);
+        return box;
+    }
+
+    @Override
+    public String name() {
+        return "station.film";
+    }
+
+    @Override
+    public Node view() {
+        return view;
+    }
+
+    @Override
+    public Keys keys() {
+        return keys;
+    }
+
+    @Override
+    public ObservableValue<String> status() {
+        return Bindings.createStringBinding(
+                () -> desk.openRecord().get() == null
+                        ? Words.of("film.status.none")
+                        : Words.of("film.status", desk.openRecord().get().tags().size()),
+                desk.openRecord());
+    }
+
+    @Override
+    public void shown() {
+        Platform.runLater(() -> phrase.field().requestFocus());
+    }
+
+    @Override
+    public void hidden() {
+        if (film.player() != null) {
+            film.player().pause();
+        }
+    }
+
+    MatchRecord record() {
+        return desk.openRecord().get();
+    }
+
+    FilmView film() {
+        return film;
+    }
+
+    PhraseLine phrase() {
+        return phrase;
+    }
+
+    TagEdits edits() {
+        return edits;
+    }
+
+    private void show(MatchRecord r) {
+        if (r == null) {
+            film.open(null, Words.of("film.none"));
+            list.show(null, -1);
+            tide.show(null, Corner.A);
+            return;
+        }
+        boolean other = !r.id().equals(shownMatch);
+        if (other) {
+            edits.select(-1);
+            cursor = MatchTime.ZERO;
+        }
+        String file = r.films().isEmpty() ? null : r.films().get(0).file();
+        if (other || !java.util.Objects.equals(file, shownFile)) {
+            shownMatch = r.id();
+            shownFile = file;
+            openFilm(r);
+        }
+        int selected = Math.min(edits.selected(), r.tags().size() - 1);
+        list.show(r, selected);
+        tide.show(r, desk.amber(r));
+        tide.select(selected);
+        header(r);
+        moved();
+        phrase.moved();
+        if (selected < 0) {
+            revealNow();
+        }
+    }
+
+    private void openFilm(MatchRecord r) {
+        make.setVisible(false);
+        if (r.films().isEmpty()) {
+            film.open(null, Words.of("film.no-film"));
+            make.setVisible(true);
+            return;
+        }
+        Path path = desk.filmPath(r);
+        if (Files.exists(path)) {
+            film.open(path, Words.of("film.opening"));
+            r.clock().filmTimes(MatchTime.ZERO).stream()
+                    .findFirst()
+                    .ifPresent(f -> film.player().seek(f));
+        } else {
+            boolean madeUp = r.films().get(0).file().startsWith("films/");
+            film.open(null, Words.of(madeUp ? "film.not-made" : "film.missing", path));
+            make.setVisible(madeUp);
+        }
+    }
+
+    private void reopen(String match) {
+        if (match != null && match.equals(shownMatch)) {
+            openFilm(record());
+        }
+    }
+
+    private void makeFootage() {
+        make.setVisible(false);
+        choice.makeFootage(record());
+    }
+
+    private void header(MatchRecord r) {
+        MatchRecord.Details d = r.details();
+        String date = d.date() == null ? "" : d.date().toString();
+        facts.setText(java.util.stream.Stream.of(d.event(), d.round(), date, d.attire(), d.ruleset())
+                .filter(s -> s != null && !s.isEmpty())
+                .collect(java.util.stream.Collectors.joining(", ")));
+        legend.getChildren().clear();
+        for (Corner c : Corner.values()) {
+            String marker = r.athlete(c).marker() == null ? "" : r.athlete(c).marker();
+            HBox one = new HBox(
+                    6,
+                    new Rectangle(12, 12, desk.colour(r, c)),
+                    Ui.label(c.code() + "  " + r.athlete(c).surname(), "strong"),
+                    Ui.label(marker, "soft"));
+            one.setAlignment(Pos.CENTER_LEFT);
+            legend.getChildren().add(one);
+        }
+        long unsure = r.tags().stream().filter(t -> t.info().unsure()).count();
+        count.setText(
+                unsure == 0
+                        ? Words.of("record.count", r.tags().size())
+                        : Words.of("record.count.unsure", r.tags().size(), unsure));
+    }
+
+    /** The match moment on screen; where the clock stands still, the moment at which it stopped. */
+    Optional<MatchTime> nowMatch() {
+        MatchRecord r = record();
+        FilmView.Moment m = film.moment().get();
+        if (r == null) {
+            return Optional.empty();
+        }
+        if (m == null) {
+            return r.films().isEmpty() || !Files.exists(desk.filmPath(r)) ? Optional.of(cursor) : Optional.empty();
+        }
+        Optional<MatchTime> exact = r.clock().matchTime(m.time());
+        return exact.isPresent() ? exact : standing(r, m.time());
+    }
+
+    private static Optional<MatchTime> standing(MatchRecord r, FilmTime f) {
+        return r.clock().segments().stream()
+                .filter(s -> s.kind() == Segment.Kind.LIVE && s.to().compareTo(f) <= 0)
+                .reduce((x, y) -> y)
+                .map(Segment::matchEnd);
+    }
+
+    /** Now, less the time it takes to see and begin typing when the film runs. */
+    private Optional<MatchTime> stampTime() {
+        boolean running = film.playing().get();
+        return nowMatch()
+                .map(t ->
+                        running ? t.plus(-Math.round(REACTION_MS * film.speed().get())) : t);
+    }
+
+    boolean inReplay() {
+        FilmView.Moment m = film.moment().get();
+        return m != null
+                && record().clock()
+                        .at(m.time())
+                        .map(s -> s.kind() == Segment.Kind.REPLAY)
+                        .orElse(false);
+    }
+
+    private void moved() {
+        chip();
+        tide.now(nowMatch().orElse(null));
+        long now = System.currentTimeMillis();
+        if (now - lastPreview > PREVIEW_MS) {
+            lastPreview = now;
+            phrase.moved();
+            if (film.playing().get()) {
+                revealNow();
+            }
+        }
+    }
+
+    /** Brings the tag before the present moment into view. */
+    private void revealNow() {
+        MatchRecord r = record();
+        Optional<MatchTime> t = nowMatch();
+        if (r == null || t.isEmpty()) {
+            return;
+        }
+        int last = 0;
+        for (int i = 0; i < r.tags().size() && r.tags().get(i).t().compareTo(t.get()) <= 0; i++) {
+            last = i;
+        }
+        list.reveal(last);
+    }
+
+    private void chip() {
+        FilmView.Moment m = film.moment().get();
+        MatchRecord r = record();
+        if (m == null || r == null) {
+            chip.setText(r == null || r.films().isEmpty() ? "" : Words.of("film.chip.none"));
+            chip.setVisible(m != null);
+            return;
+        }
+        String kind = r.clock().isEmpty()
+                ? Words.of("film.unsynced")
+                : r.clock()
+                        .at(m.time())
+                        .map(s -> Words.of("film.kind." + s.kind().name().toLowerCase(Locale.ROOT)))
+                        .orElse(Words.of("film.unsynced"));
+        String speed = String.format(Locale.ROOT, "%.3f", film.speed().get()).replaceAll("\\.?0+$", "");
+        chip.setVisible(true);
+        chip.setText(Words.of(
+                "film.chip", kind, speed, m.frame(), Clock.tenths(m.time().ms())));
+    }
+
+    /** Goes to a match moment: on the film when it shows it, else on the tide line alone. */
+    void seek(MatchTime t) {
+        cursor = t;
+        List<FilmTime> places = record().clock().filmTimes(t);
+        if (film.player() != null && !places.isEmpty()) {
+            film.player().seek(places.get(0));
+        } else if (film.player() != null && record().clock().isEmpty()) {
+            film.player().seek(FilmTime.ofMs(t.ms()));
+        } else {
+            moved();
+        }
+    }
+
+    /** Selects a tag and goes to its moment. */
+    public void show(int index) {
+        pick(index);
+    }
+
+    void pick(int index) {
+        edits.select(index);
+        list.select(index);
+        tide.select(index);
+        seek(record().tags().get(index).t());
+    }
+
+    private void selectionMoved() {
+        list.select(edits.selected());
+        tide.select(edits.selected());
+    }
+
+    private String words(int index) {
+        MatchRecord r = record();
+        Tag tag = r.tags().get(index);
+        TagText text = TagText.of(r, tag, desk.lexicon());
+        String who = text.who() == null ? "" : r.athlete(text.who()).surname() + ": ";
+        return Clock.tenths(tag.t().ms()) + "  " + who + text.line();
+    }
+
+    private void keep(String text, List<Tag> tags) {
+        if (text.startsWith("clock")) {
+            readClock(text);
+        } else {
+            edits.keep(tags, inReplay());
+        }
+    }
+
+    /** {@code clock 6:30} says what the match clock shows now; {@code clock 1:30 up} for one that counts up. */
+    private void readClock(String text) {
+        String[] w = text.split("\\s+");
+        if (w.length < 2 || Clock.parse(w[1]).isEmpty()) {
+            desk.notices().problem(Words.of("clock.how"));
+            return;
+        }
+        boolean down = w.length < 3 || !w[2].equals("up");
+        long reading = Clock.parse(w[1]).getAsLong();
+        long length = record().details().lengthMs();
+        if (down && reading > length) {
+            desk.notices().problem(Words.of("clock.more", w[1], Clock.seconds(length)));
+            return;
+        }
+        sync(MatchTime.ofMs(down ? length - reading : reading));
+    }
+
+    /** Says that the film shows this match moment now. */
+    void sync(MatchTime t) {
+        FilmView.Moment m = film.moment().get();
+        if (m == null) {
+            desk.notices().problem(Words.of("clock.no-film"));
+            return;
+        }
+        FilmSync.Synced synced = FilmSync.add(
+                record(),
+                new farglass.time.SyncPoint(m.time(), t),
+                film.info().get().durationMs());
+        desk.edit(synced.edit());
+        if (synced.breaks().isEmpty()) {
+            desk.notices().done(Words.of("clock.set", Clock.tenths(m.time().ms()), Clock.tenths(t.ms())));
+        } else {
+            var b = synced.breaks().get(0);
+            desk.notices()
+                    .problem(Words.of(
+                            b.lostMs() > 0 ? "clock.stoppage" : "clock.cut",
+                            Clock.tenths(Math.abs(b.lostMs())),
+                            Clock.tenths(b.from().film().ms()),
+                            Clock.tenths(b.to().film().ms())));
+        }
+    }
+
+    /** Puts a state change into the present span at the moment on screen. */
+    void split() {
+        nowMatch().ifPresent(edits::split);
+    }
+
+    void correct() {
+        edits.beginCorrection().ifPresent(text -> {
+            phrase.field().setText(text);
+            phrase.field().end();
+            phrase.field().requestFocus();
+        });
+    }
+
+    /** Loops two seconds round the moment on screen, or ends the loop. */
+    void loop(boolean on) {
+        FilmView.Moment m = film.moment().get();
+        if (film.player() == null || m == null) {
+            return;
+        }
+        film.player()
+                .loop(
+                        on
+                                ? new farglass.film.Player.Loop(
+                                        m.time().plus(-1000), m.time().plus(1000))
+                                : null);
+        if (on) {
+            film.player().play();
+        }
+    }
+
+    /** Frees the film when the window closes. */
+    public void close() {
+        film.close();
+    }
+
+    Desk desk() {
+        return desk;
+    }
+}

@@ -1,0 +1,2 @@
+/** What happened in this match? Watching and tagging. */
+package farglass.desk.film;

@@ -1,0 +1,117 @@
+package farglass.desk.fork;
+
+import farglass.desk.shell.Look;
+import farglass.desk.shell.Ui;
+import farglass.desk.shell.Words;
+import farglass.plan.Fork;
+import farglass.plan.PinnedClaim;
+import farglass.plan.Plan;
+import farglass.stats.Grade;
+import java.util.Comparator;
+import java.util.Locale;
+import java.util.function.Consumer;
+import javafx.geometry.Pos;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Pane;
+import javafx.scene.layout.VBox;
+import javafx.scene.shape.CubicCurve;
+import javafx.scene.shape.StrokeLineCap;
+
+/** Draws a plan: openings at the left, what may follow to the right; amber is ours, teal is theirs. */
+public final class ForkTree extends Pane {
+    private static final double COLUMN = 228;
+    private static final double WIDTH = 184;
+    private static final double ROW = 78;
+    private static final double HEIGHT = 62;
+    private static final double MARGIN = 6;
+
+    private final Consumer<String> picked;
+
+    /** @param picked gets the id of a node that is chosen */
+    public ForkTree(Consumer<String> picked) {
+        this.picked = picked;
+        setId("forks");
+    }
+
+    /** @param selected id of the chosen node, or null */
+    public void show(Plan plan, String selected) {
+        getChildren().clear();
+        double y = MARGIN;
+        for (Fork f : plan.openings()) {
+            place(f, MARGIN, y, selected);
+            y += leaves(f) * ROW;
+        }
+        int depth = plan.openings().stream().mapToInt(Fork::depth).max().orElse(0);
+        setPrefSize(Math.max(1, depth) * COLUMN, y + MARGIN);
+        setMinSize(getPrefWidth(), getPrefHeight());
+    }
+
+    private static int leaves(Fork f) {
+        return Math.max(1, f.next().stream().mapToInt(ForkTree::leaves).sum());
+    }
+
+    private void place(Fork f, double x, double y, String selected) {
+        double middle = y + leaves(f) * ROW / 2;
+        double childY = y;
+        for (Fork next : f.next()) {
+            double childMiddle = childY + leaves(next) * ROW / 2;
+            getChildren().add(0, curve(x + WIDTH, middle, x + COLUMN, childMiddle, next));
+            place(next, x + COLUMN, childY, selected);
+            childY += leaves(next) * ROW;
+        }
+        Button node = node(f, f.id().equals(selected));
+        node.setLayoutX(x);
+        node.setLayoutY(middle - HEIGHT / 2);
+        getChildren().add(node);
+    }
+
+    private static CubicCurve curve(double x1, double y1, double x2, double y2, Fork next) {
+        double bend = (x2 - x1) / 2 + 14;
+        CubicCurve c = new CubicCurve(x1, y1, x1 + bend, y1, x2 - bend, y2, x2, y2);
+        c.setFill(null);
+        c.setStrokeWidth(7);
+        c.setStrokeLineCap(StrokeLineCap.BUTT);
+        c.setStroke((next.ours() ? Look.OURS : Look.THEIRS).deriveColor(0, 1, 1, 0.35));
+        return c;
+    }
+
+    private Button node(Fork f, boolean chosen) {
+        Label text = Ui.label(f.text(), "fork-text");
+        text.setWrapText(true);
+        text.setMaxHeight(38);
+        Label grade = Ui.label(grade(f), "fork-grade");
+        if (f.claims().isEmpty()) {
+            grade.getStyleClass().add("thin");
+        }
+        HBox below = new HBox(6, Ui.label(f.note(), "fork-note"), Ui.spring(), grade);
+        below.setAlignment(Pos.CENTER_LEFT);
+        grade.setMinWidth(javafx.scene.layout.Region.USE_PREF_SIZE);
+        VBox face = new VBox(2, text, below);
+        face.setMaxWidth(Double.MAX_VALUE);
+        Button node = new Button();
+        node.setGraphic(face);
+        node.setId("fork-" + f.id());
+        node.setPrefSize(WIDTH, HEIGHT);
+        node.setMinSize(WIDTH, HEIGHT);
+        node.setMaxSize(WIDTH, HEIGHT);
+        face.setPrefWidth(WIDTH - 24);
+        node.getStyleClass().addAll("fork", f.ours() ? "ours" : "theirs");
+        if (chosen) {
+            node.getStyleClass().add("chosen");
+        }
+        node.setAccessibleText(Words.of(f.ours() ? "fork.ours" : "fork.theirs", f.text()));
+        node.setOnAction(e -> picked.accept(f.id()));
+        return node;
+    }
+
+    /** The best grade among the claims a node rests on, in words. */
+    private static String grade(Fork f) {
+        return f.claims().stream()
+                .map(PinnedClaim::grade)
+                .min(Comparator.comparing(Grade::ordinal))
+                .map(g -> g.name().toLowerCase(Locale.ROOT))
+                .orElse(Words.of("fork.no-claim"));
+    }
+}

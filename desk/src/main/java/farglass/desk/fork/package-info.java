@@ -1,0 +1,2 @@
+/** The fork: a plan drawn from left to right. */
+package farglass.desk.fork;

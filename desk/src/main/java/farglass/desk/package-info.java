@@ -1,0 +1,2 @@
+/** The application. Entry point: {@link farglass.desk.Main}. Computes no statistic; draws what the core gives it. */
+package farglass.desk;

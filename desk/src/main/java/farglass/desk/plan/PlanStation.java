@@ -1,0 +1,365 @@
+package farglass.desk.plan;
+
+import farglass.desk.fork.ForkTree;
+import farglass.desk.shell.Desk;
+import farglass.desk.shell.Keys;
+import farglass.desk.shell.Station;
+import farglass.desk.shell.Ui;
+import farglass.desk.shell.Words;
+import farglass.plan.Assignment;
+import farglass.plan.Fork;
+import farglass.plan.PinnedClaim;
+import farglass.plan.Plan;
+import farglass.stats.Grade;
+import farglass.tendency.ClaimWriter;
+import java.io.File;
+import java.nio.file.Path;
+import java.util.Locale;
+import java.util.Optional;
+import javafx.beans.binding.Bindings;
+import javafx.beans.value.ObservableValue;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.Label;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.control.TextArea;
+import javafx.scene.control.TextField;
+import javafx.scene.input.KeyEvent;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.VBox;
+import javafx.stage.FileChooser;
+import javafx.util.StringConverter;
+
+/** The plan against one opponent. */
+public final class PlanStation implements Station, Keys.Bound {
+    private final Desk desk;
+    private final Label question = Ui.label("", "question");
+    private final ComboBox<String> against = new ComboBox<>();
+    private final ForkTree tree = new ForkTree(this::choose);
+    private final VBox pinned = new VBox(10);
+    private final TextField text = new TextField();
+    private final TextField note = new TextField();
+    private final TextField next = new TextField();
+    private final Label nextName = Ui.label("", "field-name");
+    private final VBox rests = new VBox(6);
+    private final TextArea remarks = new TextArea();
+    private final Label weak = Ui.prose("", "weak");
+    private final Keys keys = new Keys();
+    private final VBox view;
+    private String chosen;
+    private boolean filling;
+
+    public PlanStation(Desk desk) {
+        this.desk = desk;
+        keys.on("Ctrl+Z", "keys.undo", () -> desk.stepPlan(-1))
+                .on("Ctrl+Shift+Z", "keys.redo", () -> desk.stepPlan(1))
+                .on("Ctrl+P", "plan.pdf", this::choosePdf);
+        view = layout();
+        view.setId("station-plan");
+        view.addEventFilter(KeyEvent.KEY_PRESSED, keys::handle);
+        desk.plan().addListener((o, was, is) -> fill());
+        desk.assignment().addListener((o, was, is) -> fill());
+        fill();
+    }
+
+    private VBox layout() {
+        against.setId("plan-against");
+        against.setConverter(new StringConverter<>() {
+            @Override
+            public String toString(String id) {
+                return id == null ? "" : desk.nameOf(id);
+            }
+
+            @Override
+            public String fromString(String s) {
+                return s;
+            }
+        });
+        against.valueProperty().addListener((o, was, is) -> {
+            if (!filling && is != null) {
+                chosen = null;
+                desk.openPlan(is);
+            }
+        });
+        HBox head = new HBox(
+                10,
+                question,
+                Ui.spring(),
+                against,
+                Ui.button(Words.of("plan.undo"), () -> desk.stepPlan(-1), "choice"),
+                Ui.button(Words.of("plan.redo"), () -> desk.stepPlan(1), "choice"),
+                Ui.button(Words.of("plan.json"), this::chooseJson, "choice"),
+                Ui.button(Words.of("plan.pdf"), this::choosePdf, "strong-button"));
+        head.setAlignment(Pos.CENTER_LEFT);
+        ScrollPane canvas = new ScrollPane(tree);
+        canvas.getStyleClass().add("plain");
+        VBox forks = Ui.sheet(Words.of("plan.forks"), null, weak, Ui.grow(canvas));
+        VBox left = new VBox(12, Ui.grow(forks), editor());
+        ScrollPane list = new ScrollPane(pinned);
+        list.setFitToWidth(true);
+        VBox claims = Ui.sheet(Words.of("plan.pinned"), null, Ui.grow(list));
+        remarks.setPromptText(Words.of("plan.remarks.prompt"));
+        remarks.setWrapText(true);
+        remarks.setPrefRowCount(4);
+        remarks.focusedProperty().addListener((o, was, is) -> {
+            if (!is && !filling && desk.plan().get() != null) {
+                desk.changePlan(p -> p.remarks(remarks.getText()));
+            }
+        });
+        VBox right = new VBox(12, Ui.grow(claims), Ui.sheet(Words.of("plan.remarks"), null, remarks));
+        right.setMinWidth(370);
+        right.setMaxWidth(370);
+        return new VBox(12, head, Ui.grow(new HBox(12, Ui.grow(left), right)));
+    }
+
+    private Node editor() {
+        text.setId("fork-text");
+        note.setId("fork-note");
+        next.setId("fork-next");
+        text.setOnAction(e -> keepText());
+        note.setOnAction(e -> keepText());
+        for (TextField f : new TextField[] {text, note}) {
+            f.focusedProperty().addListener((o, was, is) -> {
+                if (!is) {
+                    keepText();
+                }
+            });
+        }
+        next.setOnAction(e -> addNext());
+        HBox fields = new HBox(
+                10,
+                field(Ui.label(Words.of("plan.text"), "field-name"), text),
+                field(Ui.label(Words.of("plan.note"), "field-name"), note),
+                field(nextName, next));
+        HBox tools = new HBox(
+                8,
+                Ui.button(Words.of("plan.add"), this::addNext, "choice"),
+                Ui.button(Words.of("plan.open"), this::addOpening, "choice"),
+                Ui.button(Words.of("plan.drop"), this::drop, "choice"),
+                Ui.spring(),
+                Ui.label(Words.of("plan.hint"), "soft"));
+        tools.setAlignment(Pos.CENTER_LEFT);
+        return Ui.sheet(Words.of("plan.node"), null, fields, rests, tools);
+    }
+
+    private static VBox field(Label name, Node control) {
+        VBox box = new VBox(2, name, control);
+        HBox.setHgrow(box, javafx.scene.layout.Priority.ALWAYS);
+        return box;
+    }
+
+    @Override
+    public String name() {
+        return "station.plan";
+    }
+
+    @Override
+    public Node view() {
+        return view;
+    }
+
+    @Override
+    public Keys keys() {
+        return keys;
+    }
+
+    @Override
+    public ObservableValue<String> status() {
+        return Bindings.createStringBinding(
+                () -> {
+                    Plan p = desk.plan().get();
+                    return p == null
+                            ? Words.of("plan.status.none")
+                            : Words.of("plan.status", p.pinned().size(), forks(p));
+                },
+                desk.plan());
+    }
+
+    private static int forks(Plan p) {
+        return p.openings().stream().mapToInt(Fork::size).sum();
+    }
+
+    private void fill() {
+        filling = true;
+        Plan p = desk.plan().get();
+        Assignment a = desk.assignment().get();
+        if (p == null || a == null) {
+            question.setText(Words.of("plan.question.none"));
+            filling = false;
+            return;
+        }
+        against.getItems().setAll(a.opponents());
+        against.setValue(p.them());
+        question.setText(Words.of("plan.question", desk.nameOf(p.them())));
+        remarks.setText(p.remarks());
+        if (chosen == null || p.find(chosen).isEmpty()) {
+            chosen = p.openings().isEmpty() ? null : p.openings().get(0).id();
+        }
+        tree.show(p, chosen);
+        fillPinned(p);
+        fillEditor(p);
+        weak.setText(weakness(p));
+        weak.getStyleClass().setAll(p.openings().isEmpty() ? "empty-state" : "weak");
+        weak.setManaged(!weak.getText().isEmpty());
+        filling = false;
+    }
+
+    /** In words, what the plan stands on too lightly. */
+    private static String weakness(Plan p) {
+        if (p.openings().isEmpty()) {
+            return Words.of("plan.empty");
+        }
+        int bare = 0;
+        int thin = 0;
+        for (Fork f : p.openings()) {
+            int[] counted = count(f);
+            bare += counted[0];
+            thin += counted[1];
+        }
+        return bare + thin == 0 ? "" : Words.of("plan.weak", bare, thin);
+    }
+
+    private static int[] count(Fork f) {
+        boolean thin = !f.claims().isEmpty() && f.claims().stream().allMatch(c -> c.grade() == Grade.THIN);
+        int[] sum = {f.claims().isEmpty() ? 1 : 0, thin ? 1 : 0};
+        for (Fork n : f.next()) {
+            int[] below = count(n);
+            sum[0] += below[0];
+            sum[1] += below[1];
+        }
+        return sum;
+    }
+
+    private void fillPinned(Plan p) {
+        pinned.getChildren().clear();
+        if (p.pinned().isEmpty()) {
+            pinned.getChildren().add(Ui.empty(Words.of("plan.no-pins")));
+        }
+        for (PinnedClaim c : p.pinned()) {
+            pinned.getChildren().add(row(c, true));
+        }
+    }
+
+    private Node row(PinnedClaim c, boolean inList) {
+        Label sentence = Ui.prose(c.sentence(), inList ? "pinned-sentence" : "body");
+        Label number = Ui.label(
+                Words.of(
+                        "plan.number",
+                        ClaimWriter.percent(c.mean()),
+                        ClaimWriter.percent(c.lo()),
+                        ClaimWriter.percent(c.hi()),
+                        c.grade().name().toLowerCase(Locale.ROOT)),
+                "claim-interval");
+        HBox second = new HBox(8, number, Ui.spring());
+        second.setAlignment(Pos.CENTER_LEFT);
+        if (!inList) {
+            second.getChildren().add(Ui.button(Words.of("plan.detach"), () -> changeNode(f -> f.without(c)), "quiet"));
+            return new HBox(10, Ui.grow(sentence), second);
+        }
+        second.getChildren()
+                .addAll(
+                        Ui.button(Words.of("plan.use"), () -> changeNode(f -> f.resting(c)), "choice"),
+                        Ui.button(Words.of("plan.unpin"), () -> desk.changePlan(p -> p.unpin(c)), "quiet"));
+        VBox box = new VBox(3, sentence, Ui.prose(c.counts(), "claim-notes"), second);
+        box.getStyleClass().add("pinned");
+        box.setStyle("-fx-border-color: transparent transparent transparent "
+                + (desk.colourOf(c.athlete()).equals(farglass.desk.shell.Look.OURS) ? "-ours" : "-theirs")
+                + ";");
+        return box;
+    }
+
+    private void fillEditor(Plan p) {
+        Optional<Fork> node = chosen == null ? Optional.empty() : p.find(chosen);
+        text.setDisable(node.isEmpty());
+        note.setDisable(node.isEmpty());
+        text.setText(node.map(Fork::text).orElse(""));
+        note.setText(node.map(Fork::note).orElse(""));
+        nextName.setText(Words.of(
+                node.isEmpty() ? "plan.next.open" : node.get().ours() ? "plan.next.theirs" : "plan.next.ours"));
+        rests.getChildren().clear();
+        node.ifPresent(f -> f.claims().forEach(c -> rests.getChildren().add(row(c, false))));
+        if (node.isPresent() && node.get().claims().isEmpty()) {
+            rests.getChildren().add(Ui.label(Words.of("plan.no-claim"), "soft"));
+        }
+    }
+
+    private void choose(String fork) {
+        keepText();
+        chosen = fork;
+        fill();
+        next.requestFocus();
+    }
+
+    private void changeNode(java.util.function.UnaryOperator<Fork> change) {
+        if (chosen == null) {
+            desk.notices().done(Words.of("plan.choose"));
+        } else {
+            desk.changePlan(p -> p.change(chosen, change));
+        }
+    }
+
+    private void keepText() {
+        Plan p = desk.plan().get();
+        if (filling || chosen == null || p == null || text.getText().isBlank()) {
+            return;
+        }
+        p.find(chosen)
+                .filter(f -> !f.text().equals(text.getText()) || !f.note().equals(note.getText()))
+                .ifPresent(f -> changeNode(
+                        x -> x.text(text.getText().strip(), note.getText().strip())));
+    }
+
+    private void addNext() {
+        String typed = next.getText().strip();
+        if (typed.isEmpty()) {
+            desk.notices().done(Words.of("plan.type"));
+            return;
+        }
+        next.clear();
+        if (chosen == null) {
+            desk.changePlan(p -> p.open(typed));
+        } else {
+            desk.changePlan(p -> p.follow(chosen, typed));
+        }
+    }
+
+    private void addOpening() {
+        String typed = next.getText().strip();
+        next.clear();
+        desk.changePlan(p -> p.open(typed.isEmpty() ? Words.of("plan.opening") : typed));
+    }
+
+    private void drop() {
+        if (chosen != null) {
+            String gone = chosen;
+            chosen = null;
+            desk.changePlan(p -> p.drop(gone));
+        }
+    }
+
+    private Optional<Path> target(String ending) {
+        FileChooser chooser = new FileChooser();
+        chooser.setInitialFileName(desk.plan().get().id() + ending);
+        File file = chooser.showSaveDialog(view.getScene().getWindow());
+        return Optional.ofNullable(file).map(File::toPath);
+    }
+
+    private void choosePdf() {
+        target(".pdf").ifPresent(this::writePdf);
+    }
+
+    private void chooseJson() {
+        target(".plan.json").ifPresent(this::writeJson);
+    }
+
+    /** Writes the page; the outcome is told in a notice. */
+    public void writePdf(Path path) {
+        new PlanExport(desk).pdf(path);
+    }
+
+    /** Writes the open document; the outcome is told in a notice. */
+    public void writeJson(Path path) {
+        new PlanExport(desk).json(path);
+    }
+}

@@ -1,0 +1,204 @@
+package farglass.desk.player;
+
+import farglass.desk.shell.Ui;
+import farglass.film.FilmInfo;
+import farglass.film.Player;
+import farglass.time.FilmTime;
+import java.nio.ByteBuffer;
+import java.nio.file.Path;
+import java.util.concurrent.atomic.AtomicReference;
+import java.util.function.Consumer;
+import javafx.application.Platform;
+import javafx.beans.property.BooleanProperty;
+import javafx.beans.property.DoubleProperty;
+import javafx.beans.property.ObjectProperty;
+import javafx.beans.property.ReadOnlyBooleanProperty;
+import javafx.beans.property.ReadOnlyDoubleProperty;
+import javafx.beans.property.ReadOnlyObjectProperty;
+import javafx.beans.property.SimpleBooleanProperty;
+import javafx.beans.property.SimpleDoubleProperty;
+import javafx.beans.property.SimpleObjectProperty;
+import javafx.scene.control.Label;
+import javafx.scene.image.ImageView;
+import javafx.scene.image.PixelBuffer;
+import javafx.scene.image.PixelFormat;
+import javafx.scene.image.WritableImage;
+import javafx.scene.layout.StackPane;
+
+/**
+ * Shows one film. Pictures are drawn straight from the player's buffers; when the interface thread is late, only the newest
+ * one is drawn.
+ */
+public final class FilmView extends StackPane {
+    private final ImageView picture = new ImageView();
+    private final Label message = Ui.prose("", "film-message");
+    private final ObjectProperty<Moment> moment = new SimpleObjectProperty<>();
+    private final ObjectProperty<FilmInfo> info = new SimpleObjectProperty<>();
+    private final BooleanProperty playing = new SimpleBooleanProperty();
+    private final DoubleProperty speed = new SimpleDoubleProperty(1);
+    private Player player;
+    private Screen screen;
+    private Consumer<String> onProblem = m -> {};
+
+    /** What is on screen. */
+    public record Moment(int frame, FilmTime time) {}
+
+    public FilmView() {
+        getStyleClass().add("film");
+        setId("film");
+        message.setMaxWidth(460);
+        message.setPadding(new javafx.geometry.Insets(0, 24, 0, 24));
+        picture.setPreserveRatio(true);
+        picture.setManaged(false);
+        getChildren().addAll(picture, message);
+        setMinSize(0, 0);
+    }
+
+    /** Opens a film in place of the one shown; null shows {@code text} alone. */
+    public void open(Path path, String text) {
+        close();
+        message.setText(text);
+        if (path != null) {
+            screen = new Screen();
+            player = new Player(path, screen);
+            player.speed(speed.get());
+        }
+    }
+
+    public void onProblem(Consumer<String> action) {
+        onProblem = action;
+    }
+
+    /** The player, or null while no film is open. */
+    public Player player() {
+        return player;
+    }
+
+    public ReadOnlyObjectProperty<Moment> moment() {
+        return moment;
+    }
+
+    public ReadOnlyObjectProperty<FilmInfo> info() {
+        return info;
+    }
+
+    public ReadOnlyBooleanProperty playing() {
+        return playing;
+    }
+
+    public ReadOnlyDoubleProperty speed() {
+        return speed;
+    }
+
+    public void speed(double factor) {
+        speed.set(Math.max(Player.SLOWEST, Math.min(Player.FASTEST, factor)));
+        if (player != null) {
+            player.speed(speed.get());
+        }
+    }
+
+    /** Frees the film. The decoding thread is waited for elsewhere, not by the interface thread. */
+    public void close() {
+        if (player != null) {
+            screen.gone = true;
+            Player old = player;
+            Thread closer = new Thread(old::close, "film-close");
+            closer.setDaemon(true);
+            closer.start();
+            player = null;
+        }
+        picture.setImage(null);
+        info.set(null);
+        moment.set(null);
+        playing.set(false);
+    }
+
+    @Override
+    protected void layoutChildren() {
+        super.layoutChildren();
+        FilmInfo i = info.get();
+        if (i == null) {
+            return;
+        }
+        boolean turned = i.rotation() % 180 != 0;
+        double w = turned ? getHeight() : getWidth();
+        double h = turned ? getWidth() : getHeight();
+        double scale = Math.min(w / i.width(), h / i.height());
+        picture.setFitWidth(i.width() * scale);
+        picture.setFitHeight(i.height() * scale);
+        picture.setRotate(i.rotation());
+        picture.setX((getWidth() - i.width() * scale) / 2);
+        picture.setY((getHeight() - i.height() * scale) / 2);
+    }
+
+    private record Shown(int buffer, ByteBuffer pixels, Moment moment) {}
+
+    /** Takes pictures from the player's thread to the interface thread. */
+    private final class Screen implements Player.Screen {
+        private final AtomicReference<Shown> newest = new AtomicReference<>();
+        private final WritableImage[] images = new WritableImage[3];
+        private final PixelBuffer<?>[] buffers = new PixelBuffer<?>[3];
+        private volatile boolean gone;
+        private FilmInfo description;
+
+        @Override
+        public void opened(FilmInfo opened) {
+            later(() -> {
+                description = opened;
+                info.set(opened);
+                message.setText("");
+                requestLayout();
+            });
+        }
+
+        @Override
+        public void show(int buffer, ByteBuffer bgra, int frame, FilmTime time) {
+            Shown before = newest.getAndSet(new Shown(buffer, bgra, new Moment(frame, time)));
+            if (before == null) {
+                later(this::draw);
+            }
+        }
+
+        private void draw() {
+            Shown shown = newest.getAndSet(null);
+            if (shown == null || description == null) {
+                return;
+            }
+            int b = shown.buffer();
+            if (images[b] == null) {
+                PixelBuffer<ByteBuffer> pixels = new PixelBuffer<>(
+                        description.width(),
+                        description.height(),
+                        shown.pixels(),
+                        PixelFormat.getByteBgraPreInstance());
+                buffers[b] = pixels;
+                images[b] = new WritableImage(pixels);
+            } else {
+                buffers[b].updateBuffer(x -> null);
+            }
+            picture.setImage(images[b]);
+            moment.set(shown.moment());
+        }
+
+        @Override
+        public void playing(boolean now) {
+            later(() -> playing.set(now));
+        }
+
+        @Override
+        public void failed(String text) {
+            later(() -> {
+                message.setText(text);
+                onProblem.accept(text);
+            });
+        }
+
+        private void later(Runnable action) {
+            Platform.runLater(() -> {
+                if (!gone) {
+                    action.run();
+                }
+            });
+        }
+    }
+}

@@ -1,0 +1,2 @@
+/** The film on screen. */
+package farglass.desk.player;

@@ -1,0 +1,2 @@
+/** What does this athlete do? Claims, and the film behind every one. */
+package farglass.desk.profile;

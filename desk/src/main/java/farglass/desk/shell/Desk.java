@@ -1,0 +1,376 @@
+package farglass.desk.shell;
+
+import farglass.lexicon.Lexicon;
+import farglass.match.Corner;
+import farglass.match.Edit;
+import farglass.match.MatchAthlete;
+import farglass.match.MatchRecord;
+import farglass.phrase.LikelyNext;
+import farglass.plan.Assignment;
+import farglass.plan.Plan;
+import farglass.store.Library;
+import farglass.store.LibraryException;
+import farglass.tendency.ClaimWriter;
+import java.nio.file.Path;
+import java.time.Clock;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.TreeMap;
+import java.util.function.UnaryOperator;
+import javafx.application.Platform;
+import javafx.beans.property.ObjectProperty;
+import javafx.beans.property.ReadOnlyObjectProperty;
+import javafx.beans.property.ReadOnlyObjectWrapper;
+import javafx.beans.property.SimpleObjectProperty;
+import javafx.beans.property.SimpleStringProperty;
+import javafx.beans.property.StringProperty;
+import javafx.collections.FXCollections;
+import javafx.collections.ObservableList;
+import javafx.scene.paint.Color;
+
+/**
+ * What the stations share: the library's content as the interface thread sees it, and the changes that may be made to it.
+ *
+ * <p>A change is shown at once and written in order by the library's own thread; when the write fails, what is shown goes
+ * back to what is kept, with a notice.
+ */
+public final class Desk implements AutoCloseable {
+    private final Library library;
+    private final Clock clock;
+    private final Lexicon lexicon = Lexicon.builtIn();
+    private final ClaimWriter claims = new ClaimWriter(Locale.ENGLISH);
+    private final Background background = new Background();
+    private final Notices notices = new Notices();
+    private final ObservableList<MatchRecord> matches = FXCollections.observableArrayList();
+    private final ObservableList<Assignment> assignments = FXCollections.observableArrayList();
+    private final ObjectProperty<Assignment> assignment = new SimpleObjectProperty<>();
+    private final ReadOnlyObjectWrapper<MatchRecord> open = new ReadOnlyObjectWrapper<>();
+    private final ObjectProperty<Plan> plan = new SimpleObjectProperty<>();
+    private final ObjectProperty<LikelyNext> likely = new SimpleObjectProperty<>();
+    private final StringProperty profiled = new SimpleStringProperty();
+    private final StringProperty filmArrived = new SimpleStringProperty();
+    private boolean stepping;
+
+    public Desk(Library library, Clock clock) throws LibraryException {
+        this.library = library;
+        this.clock = clock;
+        matches.setAll(library.matches());
+        assignments.setAll(library.assignments());
+        assignment.addListener((o, was, now) -> choosePlan());
+        if (!assignments.isEmpty()) {
+            assignment.set(assignments.get(0));
+        }
+        chooseFirst();
+        learn();
+    }
+
+    private void chooseFirst() {
+        Assignment a = assignment.get();
+        if (a != null && !a.opponents().isEmpty()) {
+            profiled.set(a.opponents().get(0));
+        }
+        matches.stream()
+                .filter(r -> !r.films().isEmpty() && profiled.get() != null)
+                .filter(r -> r.cornerOf(profiled.get()).isPresent())
+                .findFirst()
+                .or(() -> matches.stream().findFirst())
+                .ifPresent(open::set);
+    }
+
+    private void choosePlan() {
+        Assignment a = assignment.get();
+        if (a == null) {
+            plan.set(null);
+            return;
+        }
+        String them = a.opponents().isEmpty() ? "" : a.opponents().get(0);
+        openPlan(them);
+    }
+
+    /** Opens the plan against an opponent of the assignment; an empty one is made when there is none. */
+    public void openPlan(String them) {
+        Assignment a = assignment.get();
+        String id = a.id() + "." + them;
+        try {
+            plan.set(library.plans().stream()
+                    .filter(p -> p.id().equals(id))
+                    .findFirst()
+                    .orElseGet(() -> Plan.empty(id, Words.of("plan.title", nameOf(them)), a.us(), them)));
+        } catch (LibraryException e) {
+            notices.problem(e.getMessage());
+        }
+    }
+
+    public Library library() {
+        return library;
+    }
+
+    public Clock clock() {
+        return clock;
+    }
+
+    public Lexicon lexicon() {
+        return lexicon;
+    }
+
+    public ClaimWriter claimWriter() {
+        return claims;
+    }
+
+    public Background background() {
+        return background;
+    }
+
+    public Notices notices() {
+        return notices;
+    }
+
+    /** All records, oldest first. Changed on the interface thread only. */
+    public ObservableList<MatchRecord> matches() {
+        return matches;
+    }
+
+    public ObservableList<Assignment> assignments() {
+        return assignments;
+    }
+
+    public ObjectProperty<Assignment> assignment() {
+        return assignment;
+    }
+
+    /** The record the film station works on; null when there is none. */
+    public ReadOnlyObjectProperty<MatchRecord> openRecord() {
+        return open.getReadOnlyProperty();
+    }
+
+    public ObjectProperty<Plan> plan() {
+        return plan;
+    }
+
+    /** The model of likely next tags; null until it has been learned. */
+    public ObjectProperty<LikelyNext> likely() {
+        return likely;
+    }
+
+    /** Id of the athlete whose profile is shown. */
+    public StringProperty profiled() {
+        return profiled;
+    }
+
+    /** Id of the match whose film was made last. */
+    public StringProperty filmArrivedProperty() {
+        return filmArrived;
+    }
+
+    /** May be called from any thread. */
+    public void filmArrived(String match) {
+        Platform.runLater(() -> {
+            filmArrived.set(null);
+            filmArrived.set(match);
+        });
+    }
+
+    public void openMatch(String id) {
+        matches.stream().filter(r -> r.id().equals(id)).findFirst().ifPresent(open::set);
+    }
+
+    public Optional<MatchRecord> match(String id) {
+        return matches.stream().filter(r -> r.id().equals(id)).findFirst();
+    }
+
+    /** Where the first film of a record lies. */
+    public Path filmPath(MatchRecord r) {
+        return library.folder().resolve(r.films().get(0).file());
+    }
+
+    /** Athletes of the library by id, with their names. */
+    public Map<String, String> athletes() {
+        Map<String, String> names = new TreeMap<>();
+        for (MatchRecord r : matches) {
+            for (Corner c : Corner.values()) {
+                MatchAthlete a = r.athlete(c);
+                names.putIfAbsent(a.id(), a.name());
+            }
+        }
+        return names;
+    }
+
+    public String nameOf(String athlete) {
+        return athletes().getOrDefault(athlete, athlete);
+    }
+
+    /**
+     * The corner drawn amber. Ours is amber and the opponent under study teal; where neither of the two fights, or only the
+     * opponent does, whoever stands in our athlete's place is amber.
+     */
+    public Corner amber(MatchRecord r) {
+        Assignment a = assignment.get();
+        if (a != null) {
+            Optional<Corner> ours = r.cornerOf(a.us());
+            if (ours.isPresent()) {
+                return ours.get();
+            }
+            for (String opponent : a.opponents()) {
+                Optional<Corner> theirs = r.cornerOf(opponent);
+                if (theirs.isPresent()) {
+                    return theirs.get().other();
+                }
+            }
+        }
+        return Corner.A;
+    }
+
+    public Color colour(MatchRecord r, Corner c) {
+        return c == amber(r) ? Look.OURS : Look.THEIRS;
+    }
+
+    /** Colour of an athlete whose profile or claim is shown. */
+    public Color colourOf(String athlete) {
+        Assignment a = assignment.get();
+        return a != null && a.us().equals(athlete) ? Look.OURS : Look.THEIRS;
+    }
+
+    /** Changes the open record: shown at once, written in order. */
+    public void edit(Edit edit) {
+        if (stepping) {
+            // an undo is on its way to the disk; this edit is made for what comes after it
+            Platform.runLater(() -> edit(edit));
+            return;
+        }
+        MatchRecord record = open.get();
+        show(edit.apply(record));
+        background.write(() -> library.apply(record.id(), edit), kept -> {}, e -> wentWrong(record.id(), e));
+    }
+
+    public void undo() {
+        step(true);
+    }
+
+    public void redo() {
+        step(false);
+    }
+
+    private void step(boolean back) {
+        MatchRecord record = open.get();
+        if (record == null || stepping) {
+            return;
+        }
+        stepping = true;
+        background.write(
+                () -> back ? library.undo(record.id()) : library.redo(record.id()),
+                kept -> {
+                    stepping = false;
+                    kept.ifPresentOrElse(this::show, () -> notices.done(Words.of(back ? "undo.none" : "redo.none")));
+                },
+                e -> {
+                    stepping = false;
+                    wentWrong(record.id(), e);
+                });
+    }
+
+    private void wentWrong(String match, Exception e) {
+        notices.problem(e instanceof LibraryException ? e.getMessage() : Words.of("edit.failed", e.getMessage()));
+        background.write(
+                () -> library.match(match), kept -> kept.ifPresent(this::show), x -> notices.problem(x.getMessage()));
+    }
+
+    private void show(MatchRecord record) {
+        for (int i = 0; i < matches.size(); i++) {
+            if (matches.get(i).id().equals(record.id())) {
+                matches.set(i, record);
+            }
+        }
+        if (open.get() != null && open.get().id().equals(record.id())) {
+            open.set(record);
+        }
+    }
+
+    /** Takes in new records; all of them or, with a notice, none. */
+    public void addMatches(List<MatchRecord> records, Runnable added) {
+        background.write(
+                () -> {
+                    library.addAll(records);
+                    return library.matches();
+                },
+                all -> {
+                    matches.setAll(all);
+                    learn();
+                    added.run();
+                },
+                e -> notices.problem(e.getMessage()));
+    }
+
+    /** Takes a match out of the list, or back in. */
+    public void setRemoved(String id, boolean removed) {
+        background.write(
+                () -> {
+                    library.setRemoved(id, removed);
+                    return library.matches();
+                },
+                all -> {
+                    matches.setAll(all);
+                    if (open.get() != null && match(open.get().id()).isEmpty()) {
+                        open.set(all.isEmpty() ? null : all.get(0));
+                    }
+                },
+                e -> notices.problem(e.getMessage()));
+    }
+
+    /** Changes the plan that is open: shown at once, kept as a new version. */
+    public void changePlan(UnaryOperator<Plan> change) {
+        Plan next = change.apply(plan.get());
+        if (next.equals(plan.get())) {
+            return;
+        }
+        plan.set(next);
+        background.write(
+                () -> {
+                    library.save(next);
+                    return next;
+                },
+                kept -> {},
+                e -> notices.problem(e.getMessage()));
+    }
+
+    /** One version of the plan back (-1) or forward (1). */
+    public void stepPlan(int by) {
+        Plan now = plan.get();
+        background.write(
+                () -> library.stepPlan(now.id(), by),
+                kept -> kept.ifPresentOrElse(
+                        plan::set, () -> notices.done(Words.of(by < 0 ? "undo.none" : "redo.none"))),
+                e -> notices.problem(e.getMessage()));
+    }
+
+    public void save(Assignment a) {
+        List<Assignment> list = new ArrayList<>(assignments);
+        list.removeIf(x -> x.id().equals(a.id()));
+        int at = (int)
+                assignments.stream().takeWhile(x -> !x.id().equals(a.id())).count();
+        list.add(Math.min(at, list.size()), a);
+        assignments.setAll(list);
+        assignment.set(a);
+        background.write(
+                () -> {
+                    library.save(a);
+                    return a;
+                },
+                kept -> {},
+                e -> notices.problem(e.getMessage()));
+    }
+
+    /** Learns the likely next tags from all records, in the background. */
+    public void learn() {
+        List<MatchRecord> all = List.copyOf(matches);
+        background.compute("likely", () -> LikelyNext.of(all, lexicon), likely::set, e -> {});
+    }
+
+    @Override
+    public void close() {
+        background.close();
+        library.close();
+    }
+}

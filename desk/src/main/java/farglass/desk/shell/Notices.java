@@ -1,0 +1,62 @@
+package farglass.desk.shell;
+
+import javafx.animation.PauseTransition;
+import javafx.application.Platform;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.control.Label;
+import javafx.scene.layout.HBox;
+import javafx.util.Duration;
+
+/** The line that says what happened, what was kept and what to do. Problems stay until they are put away. */
+public final class Notices {
+    private static final Duration SHORT = Duration.seconds(6);
+    private final Label text = Ui.prose("", "notice-text");
+    private final HBox bar = new HBox(12, text, Ui.spring(), Ui.button(Words.of("notice.close"), this::clear, "quiet"));
+    private final PauseTransition fade = new PauseTransition(SHORT);
+
+    Notices() {
+        bar.setId("notice");
+        bar.getStyleClass().add("notice");
+        bar.setAlignment(Pos.CENTER_LEFT);
+        text.setMaxWidth(1000);
+        fade.setOnFinished(e -> clear());
+        clear();
+    }
+
+    Node view() {
+        return bar;
+    }
+
+    /** May be called from any thread. */
+    public void problem(String message) {
+        show(message, true);
+    }
+
+    /** May be called from any thread. */
+    public void done(String message) {
+        show(message, false);
+    }
+
+    private void show(String message, boolean stays) {
+        if (!Platform.isFxApplicationThread()) {
+            Platform.runLater(() -> show(message, stays));
+            return;
+        }
+        text.setText(message);
+        bar.getStyleClass().removeAll("problem");
+        if (stays) {
+            bar.getStyleClass().add("problem");
+            fade.stop();
+        } else {
+            fade.playFromStart();
+        }
+        bar.setVisible(true);
+        bar.setManaged(true);
+    }
+
+    private void clear() {
+        bar.setVisible(false);
+        bar.setManaged(false);
+    }
+}

@@ -1,0 +1,162 @@
+package farglass.desk.shell;
+
+import farglass.desk.assignment.AssignmentStation;
+import farglass.desk.film.FilmStation;
+import farglass.desk.plan.PlanStation;
+import farglass.desk.profile.ProfileStation;
+import java.util.ArrayList;
+import java.util.List;
+import javafx.beans.binding.Bindings;
+import javafx.geometry.Insets;
+import javafx.scene.Node;
+import javafx.scene.Parent;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.ProgressBar;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
+import javafx.scene.layout.BorderPane;
+import javafx.scene.layout.StackPane;
+import javafx.scene.layout.VBox;
+
+/** The rail of stations and the page beside it. */
+public final class Shell {
+    private final Desk desk;
+    private final BorderPane root = new BorderPane();
+    private final StackPane page = new StackPane();
+    private final VBox rail = new VBox();
+    private final List<Station> stations = new ArrayList<>();
+    private final List<Button> buttons = new ArrayList<>();
+    private Station current;
+
+    public Shell(Desk desk) {
+        this.desk = desk;
+        FilmStation film = new FilmStation(desk);
+        stations.add(new AssignmentStation(desk, () -> go(film)));
+        stations.add(film);
+        stations.add(new ProfileStation(desk, () -> go(film)));
+        stations.add(new PlanStation(desk));
+        root.setId("shell");
+        rail.getStyleClass().add("rail");
+        rail.getChildren().add(Ui.label(Words.of("app.rail"), "rail-title"));
+        stations.forEach(s -> rail.getChildren().add(button(s)));
+        VBox spring = new VBox();
+        Ui.grow(spring);
+        rail.getChildren().addAll(spring, longWork(), keyHint());
+        page.setPadding(new Insets(14, 20, 14, 20));
+        VBox middle = new VBox(Ui.grow(page), desk.notices().view());
+        root.setLeft(rail);
+        root.setCenter(middle);
+        root.addEventFilter(KeyEvent.KEY_PRESSED, this::keyPressed);
+        go(stations.get(0));
+    }
+
+    private Button button(Station s) {
+        Label name = Ui.label(Words.of(s.name()), "rail-name");
+        Label status = Ui.label("", "rail-status");
+        status.textProperty().bind(s.status());
+        VBox face = new VBox(1, name, status);
+        Button button = new Button();
+        button.setId("rail-" + s.name());
+        button.setGraphic(face);
+        button.setMaxWidth(Double.MAX_VALUE);
+        button.getStyleClass().add("rail-button");
+        button.setAccessibleText(Words.of(s.name()));
+        button.setOnAction(e -> go(s));
+        buttons.add(button);
+        return button;
+    }
+
+    private Node longWork() {
+        Label name = Ui.prose("", "rail-work");
+        name.textProperty()
+                .bind(Bindings.createStringBinding(
+                        () -> desk.background().longName().get() + " "
+                                + Math.round(desk.background().longShare().get() * 100) + "%",
+                        desk.background().longName(),
+                        desk.background().longShare()));
+        ProgressBar bar = new ProgressBar();
+        bar.progressProperty().bind(desk.background().longShare());
+        Button cancel = Ui.button(Words.of("work.cancel"), desk.background()::cancelLongWork, "rail-cancel");
+        VBox box = new VBox(4, name, bar, cancel);
+        box.setPadding(new Insets(0, 8, 8, 12));
+        box.visibleProperty().bind(desk.background().longName().isNotEmpty());
+        box.managedProperty().bind(box.visibleProperty());
+        return box;
+    }
+
+    private Node keyHint() {
+        Button hint = Ui.button(Words.of("keys.hint"), this::keySheet, "rail-hint");
+        hint.setMaxWidth(Double.MAX_VALUE);
+        return hint;
+    }
+
+    private void keyPressed(KeyEvent e) {
+        if (e.getCode() == KeyCode.F1) {
+            keySheet();
+            e.consume();
+        } else if (e.isControlDown() && e.getCode().isDigitKey() && e.getText().length() == 1) {
+            int n = e.getText().charAt(0) - '1';
+            if (n >= 0 && n < stations.size()) {
+                go(stations.get(n));
+                e.consume();
+            }
+        }
+    }
+
+    private void keySheet() {
+        if (page.lookup("#key-sheet") != null) {
+            page.getChildren().removeIf(n -> "key-sheet".equals(n.getId()));
+            return;
+        }
+        List<Keys.Line> lines = new ArrayList<>();
+        for (int i = 0; i < stations.size(); i++) {
+            lines.add(new Keys.Line(
+                    "Ctrl+" + (i + 1),
+                    Words.of("keys.station", Words.of(stations.get(i).name()))));
+        }
+        lines.add(new Keys.Line("F1", Words.of("keys.sheet")));
+        if (current instanceof Keys.Bound bound) {
+            lines.addAll(bound.keys().lines());
+        }
+        Node sheet = Keys.sheet(lines, this::keySheet);
+        sheet.setId("key-sheet");
+        page.getChildren().add(sheet);
+    }
+
+    public void go(Station s) {
+        if (current == s) {
+            return;
+        }
+        if (current != null) {
+            current.hidden();
+        }
+        current = s;
+        page.getChildren().setAll(s.view());
+        for (int i = 0; i < stations.size(); i++) {
+            buttons.get(i).getStyleClass().remove("here");
+            if (stations.get(i) == s) {
+                buttons.get(i).getStyleClass().add("here");
+            }
+        }
+        s.shown();
+    }
+
+    /** Goes to the n-th station, from 0. */
+    public void go(int n) {
+        go(stations.get(n));
+    }
+
+    public Station station(int n) {
+        return stations.get(n);
+    }
+
+    public Parent view() {
+        return root;
+    }
+
+    /** The window has come up. */
+    public void shown() {
+        current.shown();
+    }
+}

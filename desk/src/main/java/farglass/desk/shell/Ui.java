@@ -1,0 +1,65 @@
+package farglass.desk.shell;
+
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+
+/** Small pieces that every station is made of. */
+public final class Ui {
+    private Ui() {}
+
+    public static Label label(String text, String... styles) {
+        Label label = new Label(text);
+        label.getStyleClass().addAll(styles);
+        return label;
+    }
+
+    /** A label that breaks into lines. */
+    public static Label prose(String text, String... styles) {
+        Label label = label(text, styles);
+        label.setWrapText(true);
+        label.setMinHeight(Region.USE_PREF_SIZE);
+        return label;
+    }
+
+    public static Button button(String text, Runnable action, String... styles) {
+        Button button = new Button(text);
+        button.getStyleClass().addAll(styles);
+        button.setOnAction(e -> action.run());
+        return button;
+    }
+
+    /** A panel with a small heading and something at its right end. */
+    public static VBox sheet(String heading, Node atRight, Node... content) {
+        VBox box = new VBox(8);
+        box.getStyleClass().add("sheet");
+        HBox head = new HBox(8, label(heading, "heading"), spring());
+        if (atRight != null) {
+            head.getChildren().add(atRight);
+        }
+        box.getChildren().add(head);
+        box.getChildren().addAll(content);
+        return box;
+    }
+
+    public static Region spring() {
+        Region spring = new Region();
+        HBox.setHgrow(spring, Priority.ALWAYS);
+        return spring;
+    }
+
+    public static <T extends Node> T grow(T node) {
+        HBox.setHgrow(node, Priority.ALWAYS);
+        VBox.setVgrow(node, Priority.ALWAYS);
+        return node;
+    }
+
+    /** Words for what to do when there is nothing yet. */
+    public static Label empty(String text) {
+        return prose(text, "empty-state");
+    }
+}
