@@ -16,8 +16,10 @@ import java.sql.SQLException;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import org.jdbi.v3.core.Handle;
 import org.jdbi.v3.core.HandleCallback;
 import org.jdbi.v3.core.Jdbi;
@@ -111,7 +113,12 @@ public final class Library implements AutoCloseable {
 
     /** Adds all records or, when one of them cannot be added, none. */
     public synchronized void addAll(List<MatchRecord> records) throws LibraryException {
+        Set<String> ids = new HashSet<>();
         for (MatchRecord r : records) {
+            if (!ids.add(r.id())) {
+                throw new LibraryException("Two of these matches have the id " + r.id()
+                        + ". Nothing was added. Give one of them another id.");
+            }
             Optional<MatchRecord> there = match(r.id());
             if (there.isPresent() && !isRemoved(r.id())) {
                 throw new LibraryException("A match with id " + r.id() + " is in the library already. It was kept as"

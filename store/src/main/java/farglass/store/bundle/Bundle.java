@@ -6,6 +6,7 @@ import farglass.store.json.FormatException;
 import farglass.store.json.MatchJson;
 import farglass.store.json.PlanJson;
 import java.io.ByteArrayOutputStream;
+import java.io.EOFException;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.OutputStream;
@@ -112,7 +113,10 @@ public record Bundle(List<MatchRecord> records, List<Plan> plans) {
                     plans.add(named(name, () -> PlanJson.read(text)));
                 }
             }
-        } catch (ZipException e) {
+        } catch (EOFException e) {
+            throw new FormatException("", "the bundle ends in the middle of an entry: it was not copied whole");
+        } catch (ZipException | IllegalArgumentException e) {
+            // the second is what the JDK throws for an entry name that is not UTF-8
             throw new FormatException("", "the zip is damaged (" + e.getMessage() + ")");
         }
         if (!marked) {

@@ -1,0 +1,73 @@
+package farglass.plan;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import farglass.stats.Grade;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+
+class PlanTest {
+    private static final PinnedClaim CLAIM =
+            new PinnedClaim("her", "side.pass", "She passes left.", "9 of 10 in 5 matches", 0.8, 0.6, 0.9, Grade.FAIR);
+    private final Plan empty = Plan.empty("p", "Plan", "us", "her");
+
+    @Test
+    void forksAlternateBetweenOursAndTheirs() {
+        Plan p = empty.open("collar grip").follow("f1", "pulls").follow("f2", "step back");
+        assertThat(p.find("f1").orElseThrow().ours()).isTrue();
+        assertThat(p.find("f2").orElseThrow().ours()).isFalse();
+        assertThat(p.find("f3").orElseThrow().ours()).isTrue();
+        assertThat(p.openings().get(0).size()).isEqualTo(3);
+        assertThat(p.openings().get(0).depth()).isEqualTo(3);
+    }
+
+    @Test
+    void idsAreNeverUsedTwice() {
+        Plan p = empty.open("one")
+                .follow("f1", "two")
+                .follow("f1", "three")
+                .drop("f2")
+                .open("four");
+        assertThat(p.find("f4").orElseThrow().text()).isEqualTo("four");
+        assertThat(p.find("f2")).isEmpty();
+        assertThat(p.find("f3").orElseThrow().text()).isEqualTo("three");
+    }
+
+    @Test
+    void droppingAForkDropsWhatFollows() {
+        Plan p = empty.open("one").follow("f1", "two").follow("f2", "three").drop("f2");
+        assertThat(p.find("f3")).isEmpty();
+        assertThat(p.openings().get(0).next()).isEmpty();
+    }
+
+    @Test
+    void aClaimPinnedAgainIsTheNewerReading() {
+        PinnedClaim newer =
+                new PinnedClaim("her", "side.pass", "She passes left.", "12 of 13", 0.85, 0.7, 0.95, Grade.STRONG);
+        Plan p = empty.pin(CLAIM).pin(newer);
+        assertThat(p.pinned()).containsExactly(newer);
+        assertThat(p.isPinned("her", "side.pass")).isTrue();
+        assertThat(p.unpin(CLAIM).pinned()).isEmpty();
+    }
+
+    @Test
+    void aForkRestsOnClaims() {
+        Plan p = empty.open("one").change("f1", f -> f.resting(CLAIM).text("two", "why"));
+        assertThat(p.find("f1").orElseThrow().claims()).containsExactly(CLAIM);
+        assertThat(p.find("f1").orElseThrow().note()).isEqualTo("why");
+        assertThat(p.change("f1", f -> f.without(CLAIM))
+                        .find("f1")
+                        .orElseThrow()
+                        .claims())
+                .isEmpty();
+        assertThat(empty.openings()).as("the plan before is as it was").isEmpty();
+    }
+
+    @Test
+    void nonsenseIsRefused() {
+        assertThatThrownBy(() -> empty.follow("f9", "x")).hasMessage("no fork f9");
+        assertThatThrownBy(() -> new Assignment("a", "us", List.of(), "e", null, "points-gi", "gi", 0))
+                .hasMessage("match length (0 minutes) must be positive");
+    }
+}

@@ -1,0 +1,183 @@
+package farglass.film;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import farglass.time.FilmTime;
+import java.nio.ByteBuffer;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.concurrent.BlockingQueue;
+import java.util.concurrent.LinkedBlockingQueue;
+import java.util.concurrent.TimeUnit;
+import java.util.concurrent.atomic.AtomicLong;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+/** The clock is the test's own, so that playing is checked without waiting. */
+class PlayerTest {
+    private static final int FRAMES = 300;
+
+    @TempDir
+    private static Path folder;
+
+    private static Path path;
+    private final AtomicLong nanos = new AtomicLong();
+    private final Shown shown = new Shown();
+    private Player player;
+
+    /** Every picture that reached the screen, with the number its pixels say. */
+    private static final class Shown implements Player.Screen {
+        private final BlockingQueue<int[]> frames = new LinkedBlockingQueue<>();
+        private final BlockingQueue<String> events = new LinkedBlockingQueue<>();
+        private FilmInfo info;
+
+        @Override
+        public void opened(FilmInfo i) {
+            info = i;
+        }
+
+        @Override
+        public void show(int buffer, ByteBuffer bgra, int frame, FilmTime time) {
+            frames.add(new int[] {frame, TestFilm.number(bgra, info.width(), info.height())});
+        }
+
+        @Override
+        public void playing(boolean now) {
+            events.add(now ? "playing" : "stopped");
+        }
+
+        @Override
+        public void failed(String message) {
+            events.add(message);
+        }
+
+        int next() throws InterruptedException {
+            int[] got = frames.poll(30, TimeUnit.SECONDS);
+            assertThat(got).as("a frame is shown").isNotNull();
+            assertThat(got[1]).as("the pixels are those of the frame").isEqualTo(got[0]);
+            return got[0];
+        }
+    }
+
+    @BeforeEach
+    void open() throws Exception {
+        if (path == null) {
+            path = TestFilm.h264().write(folder.resolve("p.mp4"), FRAMES);
+        }
+        player = new Player(path, shown, nanos::get);
+        assertThat(shown.next()).isZero();
+    }
+
+    @AfterEach
+    void close() {
+        player.close();
+    }
+
+    private void pass(double seconds) {
+        nanos.addAndGet((long) (seconds * 1e9));
+        // a request that changes nothing wakes the player, which then looks at the clock
+        player.play();
+    }
+
+    @Test
+    void stepsAddUpAndComeBackToTheSamePicture() throws Exception {
+        for (int i = 1; i <= 40; i++) {
+            player.step(1);
+            assertThat(shown.next()).isEqualTo(i);
+        }
+        for (int i = 39; i >= 0; i--) {
+            player.step(-1);
+            assertThat(shown.next()).isEqualTo(i);
+        }
+        player.step(-5);
+        assertThat(shown.next()).as("before the beginning is the beginning").isZero();
+    }
+
+    @Test
+    void theNewestSeekIsShownLast() throws Exception {
+        for (int ms = 0; ms < 9000; ms += 100) {
+            player.seek(FilmTime.ofMs(ms));
+        }
+        int last = -1;
+        while (last != 267) {
+            last = shown.next();
+        }
+        assertThat(shown.frames.poll(200, TimeUnit.MILLISECONDS)).isNull();
+    }
+
+    @Test
+    void jumpsAreFilmTime() throws Exception {
+        player.jump(5000);
+        assertThat(shown.next()).isEqualTo(150);
+        player.jump(-1000);
+        assertThat(shown.next()).isEqualTo(120);
+        player.jump(-60_000);
+        assertThat(shown.next()).isZero();
+        player.jump(60_000);
+        assertThat(shown.next()).isEqualTo(FRAMES - 1);
+    }
+
+    @Test
+    void playingFollowsTheClockAtAnySpeedAndStopsAtTheEnd() throws Exception {
+        player.play();
+        assertThat(shown.events.poll(10, TimeUnit.SECONDS)).isEqualTo("playing");
+        nanos.addAndGet(1_000_000_000L);
+        assertThat(atLeast(30)).isEqualTo(30);
+        player.speed(0.5);
+        nanos.addAndGet(1_000_000_000L);
+        player.speed(0.5);
+        // changing the speed starts the count anew from the frame on screen
+        nanos.addAndGet(2_000_000_000L);
+        assertThat(atLeast(60)).isEqualTo(60);
+        nanos.addAndGet(60_000_000_000L);
+        assertThat(atLeast(FRAMES - 1)).isEqualTo(FRAMES - 1);
+        assertThat(shown.events.poll(10, TimeUnit.SECONDS)).isEqualTo("stopped");
+        player.play();
+        assertThat(shown.next()).as("from the end it begins again").isZero();
+    }
+
+    private int atLeast(int frame) throws InterruptedException {
+        int n = shown.next();
+        while (n < frame) {
+            n = shown.next();
+        }
+        return n;
+    }
+
+    @Test
+    void aLoopComesBackToItsBeginning() throws Exception {
+        player.loop(new Player.Loop(FilmTime.ofMs(1000), FilmTime.ofMs(2000)));
+        assertThat(shown.next()).isEqualTo(30);
+        player.play();
+        List<Integer> seen = new ArrayList<>();
+        for (int i = 0; i < 3; i++) {
+            pass(1.05);
+            int n = shown.next();
+            while (n != 30) {
+                assertThat(n).isBetween(30, 60);
+                n = shown.next();
+            }
+            seen.add(n);
+        }
+        assertThat(seen).containsExactly(30, 30, 30);
+    }
+
+    @Test
+    void aFilmThatCannotBeOpenedIsSaidOnce() throws Exception {
+        Shown other = new Shown();
+        try (Player broken = new Player(folder.resolve("gone.mp4"), other)) {
+            broken.play();
+            List<String> told = new ArrayList<>();
+            String e = other.events.poll(20, TimeUnit.SECONDS);
+            while (e != null && !e.contains("is not there")) {
+                told.add(e);
+                e = other.events.poll(20, TimeUnit.SECONDS);
+            }
+            assertThat(e).contains("gone.mp4");
+            assertThat(told.size()).isLessThanOrEqualTo(1);
+        }
+    }
+}
