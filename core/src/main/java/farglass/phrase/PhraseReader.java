@@ -1,19 +1,10 @@
 package farglass.phrase;
 
-import farglass.lexicon.Grip;
 import farglass.lexicon.Lexicon;
 import farglass.lexicon.Position;
 import farglass.lexicon.Technique;
 import farglass.lexicon.Term;
-import farglass.match.CallKind;
-import farglass.match.Cause;
 import farglass.match.Corner;
-import farglass.match.Outcome;
-import farglass.match.RemarkKind;
-import farglass.match.Side;
-import farglass.match.Tag;
-import farglass.match.TagInfo;
-import farglass.time.MatchTime;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
@@ -27,7 +18,6 @@ import java.util.Optional;
 public final class PhraseReader {
     private static final int LONGEST_ALIAS = 6;
     private static final int COMPLETIONS = 8;
-    private static final double UNSURE = 0.4;
 
     private final Lexicon lexicon;
 
@@ -49,27 +39,7 @@ public final class PhraseReader {
             }
             i += used;
         }
-        return new Builder(parts, context, lexicon).build();
-    }
-
-    /** What has been understood of a phrase so far. */
-    static final class Parts {
-        Corner who;
-        Term term;
-        Position target;
-        Side side;
-        List<Side> sides = new ArrayList<>();
-        Outcome outcome;
-        Integer number;
-        Cause cause;
-        String depth;
-        CallKind call;
-        RemarkKind remark;
-        String text;
-        String command;
-        String reason;
-        boolean unsure;
-        boolean expectTarget;
+        return new Meaning(parts, context, lexicon).reading();
     }
 
     private int take(String[] words, int i, Parts p, Context context) {
@@ -82,7 +52,10 @@ public final class PhraseReader {
             p.expectTarget = true;
             return 1;
         }
-        int used = takeTerm(words, i, p);
+        int used = takeRung(words, i, p);
+        if (used == 0) {
+            used = takeTerm(words, i, p);
+        }
         if (used > 0) {
             return used;
         }
@@ -127,6 +100,28 @@ public final class PhraseReader {
             return false;
         }
         return true;
+    }
+
+    /** How far it got in the words of the family's ladder: {@code past knees}, {@code off balance}. */
+    private int takeRung(String[] words, int i, Parts p) {
+        if (!(p.term instanceof Technique technique)) {
+            return 0;
+        }
+        List<String> ladder = lexicon.family(technique.family()).orElseThrow().ladder();
+        for (int n = Math.min(LONGEST_ALIAS, words.length - i); n > 0; n--) {
+            String typed = bare(String.join(" ", Arrays.copyOfRange(words, i, i + n)));
+            for (int rung = 0; rung < ladder.size(); rung++) {
+                if (bare(ladder.get(rung)).equals(typed)) {
+                    p.number = rung + 1;
+                    return n;
+                }
+            }
+        }
+        return 0;
+    }
+
+    private static String bare(String text) {
+        return Lexicon.normal(text).replaceAll("\\bthe ", "");
     }
 
     /** The longest run of words that is a term; after "to", only positions. */
@@ -215,264 +210,5 @@ public final class PhraseReader {
                     .forEach(found::add);
         }
         return found;
-    }
-
-    /** Turns understood parts into tags. */
-    private static final class Builder {
-        private final Parts p;
-        private final Context c;
-        private final Lexicon lexicon;
-        private final MatchTime t;
-        private final TagInfo info;
-        private final List<String> words = new ArrayList<>();
-        private final List<String> inferred = new ArrayList<>();
-
-        Builder(Parts p, Context c, Lexicon lexicon) {
-            this.p = p;
-            this.c = c;
-            this.lexicon = lexicon;
-            this.t = c.stamp();
-            this.info = p.unsure ? TagInfo.NONE.confidence(UNSURE) : TagInfo.NONE;
-        }
-
-        Reading build() {
-            if (p.command != null) {
-                return command();
-            }
-            if (p.remark != null) {
-                return remark();
-            }
-            if (p.call != null) {
-                return call();
-            }
-            if (p.term instanceof Technique technique) {
-                return action(technique);
-            }
-            if (p.term instanceof Position position) {
-                return position(position);
-            }
-            if (p.term instanceof Grip grip) {
-                return grip(grip);
-            }
-            return missing("what did " + (p.who == null ? "they" : name(p.who)) + " do?");
-        }
-
-        private Reading command() {
-            words.add(p.command);
-            return switch (p.command) {
-                case "start" -> done(new Tag.Start(t, info));
-                case "stop" -> {
-                    if (p.reason != null) {
-                        words.add(p.reason);
-                    }
-                    yield done(new Tag.Stop(t, p.reason, info));
-                }
-                case "resume" -> resume();
-                default -> done(new Tag.End(t, info));
-            };
-        }
-
-        private Reading resume() {
-            if (p.term instanceof Position position) {
-                words.add(position.name());
-                Tag.Position placed = placed(position, p.who);
-                return placed == null
-                        ? missing(whoQuestion(position))
-                        : done(new Tag.Resume(t, position.code(), placed.holder(), placed.guard(), info));
-            }
-            inferred.add("same position");
-            return done(new Tag.Resume(t, null, null, null, info));
-        }
-
-        private Reading remark() {
-            words.add(p.remark.code());
-            if (p.who != null) {
-                words.add(name(p.who));
-            }
-            if (p.text == null || p.text.isBlank()) {
-                return missing("write the remark");
-            }
-            words.add(p.text);
-            return done(new Tag.Remark(t, p.remark, p.who, "seen", p.text, null, null, java.util.Map.of(), info));
-        }
-
-        private Reading call() {
-            words.add(p.call.code());
-            if (p.who == null) {
-                return missing("for whom? a or b");
-            }
-            words.add(name(p.who));
-            if (p.call == CallKind.POINTS && p.number == null) {
-                return missing("how many points?");
-            }
-            Integer value = p.call == CallKind.POINTS ? p.number : null;
-            if (value != null) {
-                words.add(value.toString());
-            }
-            return done(new Tag.Call(t, p.call, p.who, value, true, null, null, info));
-        }
-
-        private Reading grip(Grip grip) {
-            Corner by = who(c.lastActor());
-            words.add(grip.name());
-            if (by == null) {
-                return missing("whose grip? a or b");
-            }
-            words.add(name(by));
-            if (p.side != null) {
-                words.add(p.side.code() + " hand");
-            }
-            if (p.depth != null) {
-                words.add(p.depth);
-            }
-            return done(new Tag.Grip(t, by, grip.code(), p.side, p.depth, null, null, info));
-        }
-
-        private Reading position(Position position) {
-            words.add(position.name());
-            Tag.Position tag = placed(position, p.who);
-            if (tag == null) {
-                return missing(whoQuestion(position));
-            }
-            if (p.side != null) {
-                words.add(p.side.code());
-            }
-            return done(tag.sided(p.side).caused(p.cause).with(info));
-        }
-
-        private static String whoQuestion(Position position) {
-            return position.guard() ? "who plays guard? a or b" : "who is ahead? a or b";
-        }
-
-        /** The named athlete plays the guard, or holds the place; without a name the roles stay as they are. */
-        private Tag.Position placed(Position position, Corner named) {
-            if (position.neutral()) {
-                return Tag.Position.of(t, position.code(), null, null);
-            }
-            boolean guard = position.guard();
-            Corner subject = named;
-            if (subject == null) {
-                subject = guard ? (c.guard() != null ? c.guard() : null) : c.holder();
-                if (subject == null) {
-                    return null;
-                }
-                inferred.add(name(subject) + (guard ? " plays guard" : " ahead"));
-            } else {
-                words.add(name(subject));
-            }
-            boolean passing = position.family().equals("passing");
-            if (passing && named != null) {
-                return Tag.Position.of(t, position.code(), subject, subject.other());
-            }
-            return guard
-                    ? Tag.Position.of(t, position.code(), subject.other(), subject)
-                    : Tag.Position.of(t, position.code(), subject, null);
-        }
-
-        private Reading action(Technique technique) {
-            Corner by = who(actor(technique));
-            words.add(technique.name());
-            if (by == null) {
-                return missing("who? a or b");
-            }
-            words.add(name(by));
-            if (!p.sides.isEmpty()) {
-                words.add("to own "
-                        + String.join(", ", p.sides.stream().map(Side::code).toList()));
-            }
-            Integer reached = p.number;
-            Outcome outcome = p.outcome;
-            if (reached != null && reached > 4) {
-                return missing("how far: 1 to 4");
-            }
-            if (outcome == null && (p.target != null || reached != null && reached == 4)) {
-                outcome = Outcome.COMPLETED;
-                inferred.add("completed");
-            }
-            if (reached == null && outcome == Outcome.COMPLETED) {
-                reached = 4;
-            }
-            if (p.outcome != null) {
-                words.add(p.outcome.code());
-            }
-            if (reached != null) {
-                String rung = lexicon.family(technique.family())
-                        .orElseThrow()
-                        .ladder()
-                        .get(reached - 1);
-                (p.number == null ? inferred : words).add(rung);
-            }
-            return effect(technique, by, outcome, reached);
-        }
-
-        private Reading effect(Technique technique, Corner by, Outcome outcome, Integer reached) {
-            Position target = p.target;
-            boolean completed = outcome == Outcome.COMPLETED;
-            boolean submission = technique.family().equals("submission");
-            if (target == null && completed && !submission && !technique.to().isEmpty()) {
-                target = lexicon.position(technique.to().get(0)).orElseThrow();
-                inferred.add("to " + target.name());
-            } else if (target != null) {
-                words.add("to " + target.name());
-            }
-            List<Side> sides = p.sides;
-            Tag.Action action = new Tag.Action(
-                    t,
-                    by,
-                    technique.code(),
-                    null,
-                    sides,
-                    outcome,
-                    reached,
-                    target == null ? null : target.code(),
-                    null,
-                    null,
-                    null,
-                    java.util.Map.of(),
-                    null,
-                    null,
-                    info);
-            List<Tag> tags = new ArrayList<>();
-            tags.add(action);
-            if (completed && submission) {
-                inferred.add("ends the match");
-                tags.add(new Tag.End(t, TagInfo.NONE));
-            } else if (completed && target != null) {
-                tags.add(Arrival.of(t, technique, by, target).caused(p.cause));
-            }
-            return new Reading(tags, words, inferred, "", List.of());
-        }
-
-        /** Who must be meant when nobody is named. */
-        private Corner actor(Technique technique) {
-            Corner guard = c.guard();
-            return switch (technique.role()) {
-                case GUARD -> guard;
-                case TOP -> guard == null ? null : guard.other();
-                case HOLDER -> c.holder();
-                case UNDER -> c.holder() == null ? null : c.holder().other();
-                case ANY -> null;
-            };
-        }
-
-        private Corner who(Corner likely) {
-            if (p.who == null && likely != null) {
-                inferred.add(name(likely));
-                return likely;
-            }
-            return p.who;
-        }
-
-        private String name(Corner corner) {
-            return c.record().athlete(corner).surname();
-        }
-
-        private Reading done(Tag tag) {
-            return new Reading(List.of(tag), words, inferred, "", List.of());
-        }
-
-        private Reading missing(String question) {
-            return new Reading(List.of(), words, inferred, question, List.of());
-        }
     }
 }

@@ -71,6 +71,8 @@ class PhraseReaderTest {
         "toreada 3, toreando, , , 3",
         "bullfighter left ok, toreando, LEFT, COMPLETED, 4",
         "toureada right 4, toreando, RIGHT, COMPLETED, 4",
+        "knee cut right past knees, knee-cut, RIGHT, , 2",
+        "toreando past the hips left, toreando, LEFT, , 3",
         "leg drag countered, leg-drag, , COUNTERED,"
     })
     void aliasesShortFormsAndLaddersAreUnderstood(

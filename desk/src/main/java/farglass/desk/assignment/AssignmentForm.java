@@ -31,7 +31,7 @@ final class AssignmentForm extends VBox {
     private final ComboBox<Assignment> which = new ComboBox<>();
     private final ComboBox<String> us = new ComboBox<>();
     private final TextField event = new TextField();
-    private final DatePicker date = new DatePicker();
+    private final DatePicker date = Ui.datePicker();
     private final ComboBox<String> ruleset = new ComboBox<>(FXCollections.observableArrayList(RULESETS));
     private final ComboBox<String> attire = new ComboBox<>(FXCollections.observableArrayList(ATTIRES));
     private final Spinner<Integer> minutes = new Spinner<>(1, 60, 8);

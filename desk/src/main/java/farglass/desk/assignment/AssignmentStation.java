@@ -75,6 +75,8 @@ public final class AssignmentStation implements Station {
                 Ui.button(Words.of("matches.remove"), this::removeSelected, "choice"),
                 Ui.spring(),
                 onlyOpponents);
+        tools.getChildren().get(1).setId("matches-add");
+        tools.getChildren().get(4).setId("matches-remove");
         tools.setAlignment(Pos.CENTER_LEFT);
         VBox matches = Ui.sheet(Words.of("matches.sheet"), count, tools, Ui.grow(list));
         acceptDrops(matches);

@@ -46,7 +46,7 @@ final class MatchForm extends StackPane {
     private final Athlete b = new Athlete("#2f5fa8");
     private final TextField event = new TextField();
     private final TextField round = new TextField();
-    private final DatePicker date = new DatePicker();
+    private final DatePicker date = Ui.datePicker();
     private final ComboBox<String> ruleset = new ComboBox<>(FXCollections.observableArrayList(AssignmentForm.RULESETS));
     private final ComboBox<String> attire = new ComboBox<>(FXCollections.observableArrayList(AssignmentForm.ATTIRES));
     private final Spinner<Integer> minutes = new Spinner<>(1, 60, 8);
@@ -67,6 +67,7 @@ final class MatchForm extends StackPane {
         }
 
         Node row(String corner) {
+            name.setId("form-" + corner);
             HBox row = new HBox(8, Ui.label(corner, "key"), name, Ui.grow(marker), colour);
             row.setAlignment(Pos.CENTER_LEFT);
             return row;
@@ -147,6 +148,10 @@ final class MatchForm extends StackPane {
                 Ui.button(Words.of("form.cancel"), close, "choice"),
                 Ui.button(Words.of(changed == null ? "form.add" : "form.keep"), this::keep, "strong-button"));
         buttons.setAlignment(Pos.CENTER_RIGHT);
+        buttons.getChildren().get(2).setId("form-keep");
+        film.setId("form-film");
+        date.setId("form-date");
+        problem.setId("form-problem");
         VBox sheet = Ui.sheet(
                 Words.of(changed == null ? "form.new" : "form.change"),
                 null,

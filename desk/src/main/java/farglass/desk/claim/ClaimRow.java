@@ -89,13 +89,15 @@ public final class ClaimRow extends VBox {
         FlowPane pane = new FlowPane(1, 1);
         pane.setAlignment(Pos.CENTER_LEFT);
         pane.setPrefWrapLength(250);
+        fill(pane, Math.min(DOTS, claim.trials().size()), colour, describe, play);
+        return pane;
+    }
+
+    /** The first {@code shown} dots; a button at the end shows the rest. */
+    private void fill(FlowPane pane, int shown, Color colour, Function<Trial, String> describe, Consumer<Trial> play) {
+        pane.getChildren().clear();
         String match = null;
-        int shown = 0;
-        for (Trial t : claim.trials()) {
-            if (shown++ == DOTS) {
-                pane.getChildren().add(Ui.label("+" + (claim.trials().size() - DOTS), "claim-notes"));
-                break;
-            }
+        for (Trial t : claim.trials().subList(0, shown)) {
             if (match != null && !match.equals(t.tag().match())) {
                 Region gap = new Region();
                 gap.setPrefWidth(4);
@@ -104,7 +106,15 @@ public final class ClaimRow extends VBox {
             match = t.tag().match();
             pane.getChildren().add(dot(t, colour, describe, play));
         }
-        return pane;
+        int rest = claim.trials().size() - shown;
+        if (rest > 0) {
+            pane.getChildren()
+                    .add(Ui.button(
+                            "+" + rest,
+                            () -> fill(pane, claim.trials().size(), colour, describe, play),
+                            "quiet",
+                            "more-dots"));
+        }
     }
 
     private static Button dot(Trial t, Color colour, Function<Trial, String> describe, Consumer<Trial> play) {

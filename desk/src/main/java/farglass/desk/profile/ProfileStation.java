@@ -45,8 +45,8 @@ public final class ProfileStation implements Station {
     private final Label basis = Ui.label("", "soft");
     private final ComboBox<String> athlete = new ComboBox<>();
     private final ToggleGroup attire = new ToggleGroup();
-    private final DatePicker from = new DatePicker();
-    private final DatePicker to = new DatePicker();
+    private final DatePicker from = Ui.datePicker();
+    private final DatePicker to = Ui.datePicker();
     private final ListView<Claim> claims = new ListView<>();
     private final Label strength = Ui.label("", "soft");
     private final Runnable toFilm;

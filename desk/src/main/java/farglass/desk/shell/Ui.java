@@ -1,12 +1,15 @@
 package farglass.desk.shell;
 
+import java.time.format.DateTimeFormatter;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
+import javafx.scene.control.DatePicker;
 import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
+import javafx.util.converter.LocalDateStringConverter;
 
 /** Small pieces that every station is made of. */
 public final class Ui {
@@ -31,6 +34,14 @@ public final class Ui {
         button.getStyleClass().addAll(styles);
         button.setOnAction(e -> action.run());
         return button;
+    }
+
+    /** A date field; dates are written year first, as they are in records. */
+    public static DatePicker datePicker() {
+        DatePicker picker = new DatePicker();
+        picker.setConverter(
+                new LocalDateStringConverter(DateTimeFormatter.ISO_LOCAL_DATE, DateTimeFormatter.ISO_LOCAL_DATE));
+        return picker;
     }
 
     /** A panel with a small heading and something at its right end. */

@@ -1,3 +1,0 @@
-package farglass;
-
-final class Stub {}

@@ -1,0 +1,254 @@
+package farglass.cli;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.ObjectMapper;
+import farglass.film.studio.Footage;
+import farglass.lexicon.Lexicon;
+import farglass.match.MatchRecord;
+import farglass.simulate.Broadcast;
+import farglass.simulate.DemoLibrary;
+import farglass.store.json.MatchJson;
+import farglass.time.ClockMap;
+import farglass.time.FilmTime;
+import java.awt.image.BufferedImage;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.io.PrintStream;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Clock;
+import java.time.Instant;
+import java.time.ZoneOffset;
+import java.util.List;
+import java.util.stream.Stream;
+import javax.imageio.ImageIO;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+
+class MainTest {
+    private static final ObjectMapper JSON = new ObjectMapper();
+    private static final Clock CLOCK = Clock.fixed(Instant.parse("2031-04-12T12:00:00Z"), ZoneOffset.UTC);
+    private static final List<MatchRecord> DEMO = DemoLibrary.matches(Lexicon.builtIn(), 5);
+
+    @TempDir
+    private Path folder;
+
+    private record Ran(int code, String out, String err) {
+        JsonNode json() throws IOException {
+            return JSON.readTree(out);
+        }
+    }
+
+    private Ran run(Object... args) {
+        ByteArrayOutputStream out = new ByteArrayOutputStream();
+        ByteArrayOutputStream err = new ByteArrayOutputStream();
+        String[] words = Stream.of(args).map(Object::toString).toArray(String[]::new);
+        int code = Main.run(
+                new PrintStream(out, true, StandardCharsets.UTF_8),
+                new PrintStream(err, true, StandardCharsets.UTF_8),
+                CLOCK,
+                words);
+        return new Ran(code, out.toString(StandardCharsets.UTF_8), err.toString(StandardCharsets.UTF_8));
+    }
+
+    private Path demoFolder() throws IOException {
+        Path records = Files.createDirectories(folder.resolve("records"));
+        for (MatchRecord r : DEMO) {
+            Files.writeString(records.resolve(r.id() + ".match.json"), MatchJson.write(r));
+        }
+        return records;
+    }
+
+    @Test
+    void importThenProfilePrintsCountsAndIntervals() throws Exception {
+        Path records = demoFolder();
+        Path library = folder.resolve("my.farglass");
+        List<Path> two;
+        try (Stream<Path> files = Files.list(records)) {
+            two = files.sorted().limit(2).toList();
+        }
+        Ran imported = run("import", library, two.get(0), two.get(1));
+        assertThat(imported.code()).isZero();
+        assertThat(imported.json().get("imported")).hasSize(2);
+        assertThat(imported.json().at("/imported/0/findings")).isEmpty();
+        String athlete = MatchJson.read(two.get(0)).details().a().id();
+        JsonNode profile =
+                run("profile", "--library", library, "--athlete", athlete).json();
+        assertThat(profile.get("matches").asInt()).isPositive();
+        assertThat(profile.get("exposure")).isNotEmpty();
+        for (JsonNode e : profile.get("exposure")) {
+            assertThat(e.at("/share/lo").asDouble())
+                    .isLessThanOrEqualTo(e.at("/share/mean").asDouble());
+            assertThat(e.at("/share/tags")).isNotEmpty();
+        }
+    }
+
+    @Test
+    void theProfileHasEveryPartAndTheSameEveryTime() throws Exception {
+        Path records = demoFolder();
+        Object[] words = {"profile", "--library", records, "--athlete", "brisa-tolendt", "--as-of", "2031-05-03"};
+        Ran first = run(words);
+        assertThat(first.code()).isZero();
+        JsonNode p = first.json();
+        for (String part : List.of(
+                "format",
+                "athlete",
+                "filters",
+                "asOf",
+                "matches",
+                "exposure",
+                "proportions",
+                "rates",
+                "sides",
+                "transitions",
+                "reactions",
+                "dilemmas",
+                "chains",
+                "finishes",
+                "dwell",
+                "context",
+                "neverSeen")) {
+            assertThat(p.has(part)).as(part).isTrue();
+        }
+        assertThat(p.get("format").asText()).isEqualTo("farglass.profile/1");
+        for (JsonNode e : p.get("proportions")) {
+            for (String field :
+                    List.of("x", "n", "raw", "mean", "lo", "hi", "level", "matches", "effective", "grade")) {
+                assertThat(e.has(field)).as(field).isTrue();
+            }
+            assertThat(e.get("tags")).hasSize(e.get("n").asInt());
+            assertThat(e.at("/tags/0").fieldNames()).toIterable().containsExactly("match", "tag");
+        }
+        assertThat(first.out()).doesNotContain("NaN").doesNotContain("Infinity");
+        assertThat(run(words).out()).isEqualTo(first.out());
+        JsonNode gi = run("profile", "--library", records, "--athlete", "brisa-tolendt", "--attire", "gi")
+                .json();
+        assertThat(gi.get("matches").asInt()).isLessThan(p.get("matches").asInt());
+    }
+
+    @Test
+    void everyFormatIsWrittenAndTheBundleComesBack() throws Exception {
+        Path records = demoFolder();
+        Path bundle = folder.resolve("all.zip");
+        assertThat(run("export", records, "--format", "bundle", bundle).code()).isZero();
+        Path library = folder.resolve("from-bundle.farglass");
+        assertThat(run("import", library, bundle).json().get("imported")).hasSize(DEMO.size());
+        Path table = folder.resolve("tags.csv");
+        run("export", library, "--format", "csv", table);
+        assertThat(Files.readAllLines(table))
+                .hasSize(1 + DEMO.stream().mapToInt(r -> r.tags().size()).sum());
+        Path captions = folder.resolve("captions");
+        run("export", library, "--format", "vtt", captions);
+        assertThat(captions.resolve(DEMO.get(0).id() + ".vtt")).content().startsWith("WEBVTT");
+        Path json = folder.resolve("json");
+        assertThat(run("export", library, "--format", "json", json)
+                        .json()
+                        .get("matches")
+                        .asInt())
+                .isEqualTo(DEMO.size());
+        assertThat(MatchJson.read(json.resolve(DEMO.get(0).id() + ".match.json")))
+                .isEqualTo(DEMO.get(0));
+    }
+
+    @Test
+    void aFrameIsWrittenExactlyAsShown() throws Exception {
+        MatchRecord r = DEMO.get(0);
+        ClockMap whole = Broadcast.of(r);
+        ClockMap map = ClockMap.of(whole.segments().subList(0, 1));
+        Path film = folder.resolve("f.mp4");
+        Footage footage = new Footage(320, 180, 25);
+        footage.make(r, map, Lexicon.builtIn(), film, x -> {}, () -> false);
+        JsonNode info = run("film", "info", film).json();
+        assertThat(info.fieldNames())
+                .toIterable()
+                .contains(
+                        "width",
+                        "height",
+                        "frames",
+                        "durationMs",
+                        "codec",
+                        "keyFrames",
+                        "variableRate",
+                        "audio",
+                        "rotation");
+        assertThat(info.get("frames").asInt()).isEqualTo(75);
+        Path png = folder.resolve("f.png");
+        JsonNode frame = run("film", "frame", film, "--at", 1019, png).json();
+        assertThat(frame.get("frame").asInt()).isEqualTo(25);
+        assertThat(frame.get("ms").asInt()).isEqualTo(1000);
+        BufferedImage got = ImageIO.read(png.toFile());
+        BufferedImage drawn = footage.still(r, map, Lexicon.builtIn(), FilmTime.ofMs(1000));
+        long off = 0;
+        for (int y = 0; y < 180; y += 3) {
+            for (int x = 0; x < 320; x += 3) {
+                off += Math.abs((got.getRGB(x, y) >> 8 & 255) - (drawn.getRGB(x, y) >> 8 & 255));
+            }
+        }
+        assertThat(off / (60.0 * 107)).as("mean difference of green").isLessThan(8);
+    }
+
+    @ParameterizedTest
+    @ValueSource(
+            strings = {
+                "",
+                "juggle",
+                "profile",
+                "profile --library x",
+                "profile --library x --athlete y --attire kimono",
+                "profile --library x --athlete y --half-life -1",
+                "profile --library x --athlete y --as-of tomorrow",
+                "export x --format exe y",
+                "film frame x y --at -5"
+            })
+    void badArgumentsExitWith2AndPrintNothing(String line) {
+        Ran ran = run((Object[]) (line.isEmpty() ? new String[0] : line.split(" ")));
+        assertThat(ran.code()).isEqualTo(2);
+        assertThat(ran.out()).isEmpty();
+        assertThat(ran.err()).isNotBlank();
+    }
+
+    @Test
+    void unreadableInputExitsWith3AndOneLine() throws Exception {
+        Path bad = Files.writeString(folder.resolve("bad.match.json"), "{\"format\": 1}");
+        Path library = folder.resolve("l.farglass");
+        for (Ran ran : List.of(
+                run("import", library, bad),
+                run("import", library, folder.resolve("gone")),
+                run("profile", "--library", bad, "--athlete", "x"),
+                run("profile", "--library", demoFolder(), "--athlete", "nobody"),
+                run("film", "info", bad),
+                run("film", "frame", bad, "--at", "0", folder.resolve("o.png")))) {
+            assertThat(ran.code()).isEqualTo(3);
+            assertThat(ran.out()).isEmpty();
+            assertThat(ran.err().strip()).isNotEmpty().doesNotContain("\n").doesNotContain("Exception");
+        }
+        assertThat(library).as("a failed import makes no library").doesNotExist();
+    }
+
+    @Test
+    void oneUnreadableFileAmongManyIsListedAndTheRestIsPrinted() throws Exception {
+        Path records = demoFolder();
+        Files.writeString(records.resolve("zz.match.json"), "{");
+        Ran ran = run("profile", "--library", records, "--athlete", "brisa-tolendt");
+        assertThat(ran.code()).isEqualTo(3);
+        assertThat(ran.json().get("errors").get(0).asText()).contains("zz.match.json");
+        assertThat(ran.json().get("matches").asInt()).isPositive();
+    }
+
+    @Test
+    void importIsAllOrNothing() throws Exception {
+        Path library = folder.resolve("l.farglass");
+        Path good = Files.writeString(folder.resolve("g.match.json"), MatchJson.write(DEMO.get(0)));
+        Path bad = Files.writeString(folder.resolve("b.match.json"), "[]");
+        assertThat(run("import", library, good, bad).code()).isEqualTo(3);
+        assertThat(run("import", library, good).code()).isZero();
+        Ran again = run("import", library, good);
+        assertThat(again.code()).isEqualTo(3);
+        assertThat(again.err()).contains(DEMO.get(0).id()).contains("kept");
+    }
+}

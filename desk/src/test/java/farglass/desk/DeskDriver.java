@@ -1,0 +1,147 @@
+package farglass.desk;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import farglass.desk.shell.Desk;
+import farglass.desk.shell.Look;
+import farglass.desk.shell.Shell;
+import farglass.store.Library;
+import java.nio.file.Path;
+import java.time.Clock;
+import java.time.Instant;
+import java.time.ZoneOffset;
+import java.util.concurrent.Callable;
+import java.util.concurrent.TimeUnit;
+import java.util.concurrent.TimeoutException;
+import javafx.application.Platform;
+import javafx.scene.Node;
+import javafx.scene.Scene;
+import javafx.scene.control.Labeled;
+import javafx.scene.input.KeyCode;
+import javafx.stage.Stage;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.io.TempDir;
+import org.testfx.api.FxRobot;
+import org.testfx.api.FxToolkit;
+import org.testfx.util.WaitForAsyncUtils;
+
+/** Opens the real window on a library of its own and drives it by keys and mouse. */
+abstract class DeskDriver {
+    static final Clock CLOCK = Clock.fixed(Instant.parse("2031-05-01T09:00:00Z"), ZoneOffset.UTC);
+    private static final long PATIENCE_SECONDS = 30;
+
+    @TempDir
+    Path folder;
+
+    final FxRobot robot = new FxRobot();
+    Stage stage;
+    Desk desk;
+    Shell shell;
+    Scene scene;
+
+    @BeforeEach
+    void start() throws Exception {
+        stage = FxToolkit.registerPrimaryStage();
+        onFx(() -> {
+            Look.load();
+            open(true);
+            return null;
+        });
+    }
+
+    /** Opens the window on {@code my.farglass}, as starting the program does. */
+    void open(boolean fill) throws Exception {
+        Library library = Library.open(folder.resolve("my.farglass"), CLOCK);
+        if (fill) {
+            fill(library);
+        }
+        desk = new Desk(library, CLOCK);
+        shell = new Shell(desk);
+        scene = Look.scene(shell.view(), 1280, 800);
+        stage.setScene(scene);
+        stage.show();
+        shell.shown();
+    }
+
+    /** What the library holds before the window opens. */
+    void fill(Library library) throws Exception {
+        Demo.fill(library);
+    }
+
+    /** Closes the library and opens it anew. */
+    void restart() throws Exception {
+        onFx(() -> {
+            desk.close();
+            open(false);
+            return null;
+        });
+    }
+
+    @AfterEach
+    void close() throws Exception {
+        onFx(() -> {
+            shell.go(0);
+            desk.close();
+            return null;
+        });
+    }
+
+    static <T> T onFx(Callable<T> work) throws Exception {
+        return WaitForAsyncUtils.waitFor(WaitForAsyncUtils.asyncFx(work));
+    }
+
+    /** Waits until something holds; what it is stands in the failure. */
+    static void await(String what, Callable<Boolean> holds) {
+        try {
+            WaitForAsyncUtils.waitFor(PATIENCE_SECONDS, TimeUnit.SECONDS, () -> onFx(holds));
+        } catch (TimeoutException e) {
+            throw new AssertionError("waited in vain: " + what, e);
+        }
+        WaitForAsyncUtils.waitForFxEvents();
+    }
+
+    @SuppressWarnings("unchecked")
+    <T extends Node> T find(String selector) {
+        Node node = scene.lookup(selector);
+        assertThat(node).as(selector).isNotNull();
+        return (T) node;
+    }
+
+    void press(KeyCode... keys) {
+        robot.push(keys);
+        WaitForAsyncUtils.waitForFxEvents();
+    }
+
+    void fire(String selector) throws Exception {
+        onFx(() -> {
+            ((javafx.scene.control.ButtonBase) scene.lookup(selector)).fire();
+            return null;
+        });
+        WaitForAsyncUtils.waitForFxEvents();
+    }
+
+    /** Types a phrase into the film station's line and confirms it. */
+    void phrase(String text) {
+        robot.interact(() -> find("#phrase").requestFocus());
+        robot.write(text, 0);
+        press(KeyCode.ENTER);
+    }
+
+    String notice() throws Exception {
+        return onFx(() ->
+                scene.lookup("#notice").isVisible() ? ((Labeled) scene.lookup("#notice .notice-text")).getText() : "");
+    }
+
+    void awaitNotice(String part) {
+        await("the notice says " + part, () -> notice0().contains(part));
+    }
+
+    private String notice0() {
+        return ((Labeled) scene.lookup("#notice .notice-text")).getText();
+    }
+
+    static boolean onInterfaceThread() {
+        return Platform.isFxApplicationThread();
+    }
+}

@@ -1,0 +1,198 @@
+package farglass.desk;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import farglass.desk.assignment.AssignmentProbe;
+import farglass.desk.film.FilmStation;
+import farglass.desk.shell.Keys;
+import farglass.match.Edit;
+import farglass.match.MatchRecord;
+import farglass.match.Tag;
+import farglass.store.json.MatchJson;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Set;
+import java.util.stream.Collectors;
+import javafx.scene.Node;
+import javafx.scene.control.Labeled;
+import javafx.scene.control.ListView;
+import javafx.scene.control.TextField;
+import javafx.scene.input.KeyCode;
+import org.junit.jupiter.api.Test;
+
+/** What the window does with keys, with bad input, and with changes of mind. */
+class WindowTest extends DeskDriver {
+    private MatchRecord record() {
+        return desk.openRecord().get();
+    }
+
+    private Set<String> texts(Node root) {
+        return root.lookupAll(".label").stream()
+                .map(n -> ((Labeled) n).getText())
+                .collect(Collectors.toSet());
+    }
+
+    @Test
+    void theKeySheetShowsTheRealBindingsOfTheStation() throws Exception {
+        press(KeyCode.CONTROL, KeyCode.DIGIT2);
+        press(KeyCode.F1);
+        Set<String> shown = onFx(() -> texts(find("#key-sheet")));
+        for (Keys.Line line : ((FilmStation) shell.station(1)).keys().lines()) {
+            assertThat(shown).contains(line.keys(), line.does());
+        }
+        press(KeyCode.F1);
+        assertThat(onFx(() -> scene.lookup("#key-sheet"))).isNull();
+    }
+
+    @Test
+    void aMatchWithoutFilmIsTaggedAlongTheTideLine() throws Exception {
+        MatchRecord bare = desk.matches().stream()
+                .filter(r -> r.films().isEmpty())
+                .findFirst()
+                .orElseThrow();
+        onFx(() -> {
+            desk.openMatch(bare.id());
+            shell.go(1);
+            return null;
+        });
+        int before = record().tags().size();
+        phrase("a double leg 2");
+        await("a tag more", () -> record().tags().size() == before + 1);
+        assertThat(record().tags().stream()
+                        .filter(t ->
+                                t instanceof Tag.Action x && x.technique().equals("double-leg") && x.t().ms() == 0))
+                .isNotEmpty();
+        press(KeyCode.CONTROL, KeyCode.Z);
+        await("undone", () -> record().equals(bare));
+    }
+
+    @Test
+    void aTagIsNudgedSplitCorrectedAndDeletedByKeysAndAllOfItUndone() throws Exception {
+        MatchRecord first = record();
+        press(KeyCode.CONTROL, KeyCode.DIGIT2);
+        int at = 0;
+        while (!(first.tags().get(at) instanceof Tag.Action)) {
+            at++;
+        }
+        int index = at;
+        onFx(() -> {
+            ((FilmStation) shell.station(1)).show(index);
+            find("#phrase").requestFocus();
+            return null;
+        });
+        long t = first.tags().get(index).t().ms();
+        press(KeyCode.ALT, KeyCode.SHIFT, KeyCode.RIGHT);
+        await(
+                "nudged a second on",
+                () -> record().tags().stream().anyMatch(x -> x instanceof Tag.Action && x.t().ms() == t + 1000));
+        press(KeyCode.ALT, KeyCode.LEFT);
+        await(
+                "and a frame back",
+                () -> record().tags().stream().anyMatch(x -> x instanceof Tag.Action && x.t().ms() == t + 960));
+        press(KeyCode.CONTROL, KeyCode.E);
+        String typed = onFx(() -> ((TextField) find("#phrase")).getText());
+        assertThat(typed).startsWith(((Tag.Action) first.tags().get(index)).by().code() + " ");
+        robot.write(" ?", 0);
+        press(KeyCode.ENTER);
+        await(
+                "marked unsure",
+                () -> record().tags().stream()
+                        .anyMatch(x -> x.t().ms() == t + 960 && x.info().unsure()));
+        int size = record().tags().size();
+        press(KeyCode.PAGE_UP);
+        press(KeyCode.DELETE);
+        await("deleted", () -> record().tags().size() == size - 1);
+        for (int i = 0; i < 4; i++) {
+            MatchRecord before = record();
+            press(KeyCode.CONTROL, KeyCode.Z);
+            await("one step back", () -> !record().equals(before));
+        }
+        assertThat(record()).isEqualTo(first);
+    }
+
+    @Test
+    void badFilesChangeNothingAndGiveOneMessage() throws Exception {
+        List<MatchRecord> before = List.copyOf(desk.matches());
+        Path broken = Files.writeString(folder.resolve("broken.match.json"), "{\"format\": \"farglass.match/1\"}");
+        AssignmentProbe probe = new AssignmentProbe(shell.station(0));
+        onFx(() -> {
+            probe.take(List.of(broken));
+            return null;
+        });
+        awaitNotice("Nothing was taken in");
+        assertThat(notice()).contains("broken.match.json").contains("/id");
+        Path known = Files.writeString(folder.resolve("known.match.json"), MatchJson.write(before.get(0)));
+        onFx(() -> {
+            probe.take(List.of(known));
+            return null;
+        });
+        awaitNotice("in the library already");
+        assertThat(desk.matches()).isEqualTo(before);
+    }
+
+    @Test
+    void aBrokenFilmIsRefusedInTheFormAndNoMatchIsMade() throws Exception {
+        Path film = Files.writeString(folder.resolve("broken.mp4"), "not a film");
+        int before = desk.matches().size();
+        onFx(() -> {
+            new AssignmentProbe(shell.station(0)).take(List.of(film));
+            return null;
+        });
+        assertThat(onFx(() -> ((TextField) find("#form-film")).getText())).isEqualTo(film.toString());
+        fire("#form-keep");
+        assertThat(onFx(() -> ((Labeled) find("#form-problem")).getText())).contains("Two different names");
+        onFx(() -> {
+            ((javafx.scene.control.ComboBox<?>) find("#form-a")).getEditor().setText("One");
+            ((javafx.scene.control.ComboBox<?>) find("#form-b")).getEditor().setText("Two");
+            return null;
+        });
+        fire("#form-keep");
+        await(
+                "the form says why",
+                () -> ((Labeled) find("#form-problem")).getText().contains("broken.mp4"));
+        assertThat(desk.matches()).hasSize(before);
+    }
+
+    @Test
+    void aWriteThatFailsShowsWhatIsKept() throws Exception {
+        MatchRecord first = record();
+        onFx(() -> {
+            desk.library().close();
+            desk.edit(Edit.remove(first, first.tags().size() - 1));
+            return null;
+        });
+        await("a problem is told", () -> scene.lookup("#notice").isVisible());
+        assertThat(notice()).isNotBlank();
+    }
+
+    @Test
+    void aRemovedMatchIsPutBack() throws Exception {
+        int before = desk.matches().size();
+        onFx(() -> {
+            ((ListView<?>) find("#matches")).getSelectionModel().select(0);
+            return null;
+        });
+        fire("#matches-remove");
+        await("it is gone from the list", () -> desk.matches().size() == before - 1);
+        fire("#removed .choice");
+        await("it is back", () -> desk.matches().size() == before);
+    }
+
+    @Test
+    void aFilterLeavesFewerMatchesAndSaysHowMany() throws Exception {
+        press(KeyCode.CONTROL, KeyCode.DIGIT3);
+        await("worked out", () -> !((ListView<?>) find("#claims")).getItems().isEmpty());
+        long all = desk.matches().stream()
+                .filter(r -> r.cornerOf(desk.profiled().get()).isPresent())
+                .count();
+        long gi = desk.matches().stream()
+                .filter(r -> r.cornerOf(desk.profiled().get()).isPresent()
+                        && "gi".equals(r.details().attire()))
+                .count();
+        assertThat(gi).isLessThan(all);
+        await("all are counted", () -> texts(shell.view()).stream().anyMatch(x -> x.startsWith(all + " matches, ")));
+        fire("#attire-gi");
+        await("only gi is counted", () -> texts(shell.view()).stream().anyMatch(x -> x.startsWith(gi + " matches, ")));
+    }
+}
