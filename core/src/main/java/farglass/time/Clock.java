@@ -23,6 +23,11 @@ public final class Clock {
         return String.format(Locale.ROOT, "%d:%02d", ms / 60_000, ms / 1000 % 60);
     }
 
+    /** What a match clock that counts down shows with so much left: a second begun is a second shown. */
+    public static String countdown(long leftMs) {
+        return seconds((Math.max(0, leftMs) + 999) / 1000 * 1000);
+    }
+
     /**
      * Reads {@code m:ss}, {@code m:ss.t} or {@code m:ss.mmm}.
      *

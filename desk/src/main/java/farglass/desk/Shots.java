@@ -1,6 +1,5 @@
 package farglass.desk;
 
-import farglass.desk.plan.PlanStation;
 import farglass.desk.profile.ProfileStation;
 import farglass.desk.shell.Desk;
 import farglass.desk.shell.Shell;
@@ -61,7 +60,6 @@ final class Shots {
         steps.add(this::layPlan);
         steps.add(() -> shell.go(3));
         steps.add(() -> picture("plan"));
-        steps.add(() -> ((PlanStation) shell.station(3)).writePdf(folder.resolve("plan.pdf")));
         steps.add(Platform::exit);
         waitForFilms();
     }

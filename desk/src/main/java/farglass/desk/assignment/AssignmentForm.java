@@ -2,6 +2,7 @@ package farglass.desk.assignment;
 
 import farglass.desk.shell.Desk;
 import farglass.desk.shell.Ui;
+import farglass.desk.shell.WhenShown;
 import farglass.desk.shell.Words;
 import farglass.plan.Assignment;
 import java.time.LocalDate;
@@ -66,8 +67,10 @@ final class AssignmentForm extends VBox {
                         scroll);
         Ui.grow(this);
         listen();
-        desk.assignment().addListener((o, was, is) -> fill());
-        desk.matches().addListener((javafx.collections.ListChangeListener<farglass.match.MatchRecord>) c -> fill());
+        WhenShown refill = new WhenShown(this, this::fill);
+        desk.assignment().addListener((o, was, is) -> refill.ask());
+        desk.matches()
+                .addListener((javafx.collections.ListChangeListener<farglass.match.MatchRecord>) c -> refill.ask());
         fill();
     }
 

@@ -3,6 +3,7 @@ package farglass.desk.assignment;
 import farglass.desk.shell.Desk;
 import farglass.desk.shell.Station;
 import farglass.desk.shell.Ui;
+import farglass.desk.shell.WhenShown;
 import farglass.desk.shell.Words;
 import farglass.match.MatchRecord;
 import farglass.plan.Assignment;
@@ -41,8 +42,9 @@ public final class AssignmentStation implements Station {
         this.toFilm = toFilm;
         view = new StackPane(layout());
         view.setId("station-assignment");
-        desk.matches().addListener((javafx.collections.ListChangeListener<MatchRecord>) c -> fill());
-        desk.assignment().addListener((o, was, is) -> fill());
+        WhenShown filling = new WhenShown(view, this::fill);
+        desk.matches().addListener((javafx.collections.ListChangeListener<MatchRecord>) c -> filling.ask());
+        desk.assignment().addListener((o, was, is) -> filling.ask());
         onlyOpponents.selectedProperty().addListener((o, was, is) -> fill());
         fill();
     }

@@ -65,7 +65,7 @@ public final class FilmStation implements Station, Keys.Bound {
         this.edits = new TagEdits(desk, this::selectionMoved);
         this.list = new RecordList(desk, this::pick);
         this.choice = new FilmChoice(desk);
-        this.phrase = new PhraseLine(desk.lexicon(), this::record, this::stampTime, this::keep);
+        this.phrase = new PhraseLine(desk.lexicon(), this::record, this::stampTime, desk::colour, this::keep);
         this.keys = new FilmKeys(this).keys();
         tide.onSeek(this::seek);
         tide.onPick(this::pick);
@@ -165,7 +165,7 @@ public final class FilmStation implements Station, Keys.Bound {
         if (r == null) {
             film.open(null, Words.of("film.none"));
             list.show(null, -1);
-            tide.show(null, Corner.A);
+            tide.show(null, Corner.A, -1);
             return;
         }
         boolean other = !r.id().equals(shownMatch);
@@ -181,8 +181,7 @@ public final class FilmStation implements Station, Keys.Bound {
         }
         int selected = Math.min(edits.selected(), r.tags().size() - 1);
         list.show(r, selected);
-        tide.show(r, desk.amber(r));
-        tide.select(selected);
+        tide.show(r, desk.amber(r), selected);
         header(r);
         moved();
         phrase.moved();

@@ -3,6 +3,7 @@ package farglass.desk.phrase;
 import farglass.desk.shell.Ui;
 import farglass.desk.shell.Words;
 import farglass.lexicon.Lexicon;
+import farglass.match.Corner;
 import farglass.match.MatchRecord;
 import farglass.match.PositionLine;
 import farglass.match.Span;
@@ -16,6 +17,7 @@ import farglass.time.MatchTime;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.BiConsumer;
+import java.util.function.BiFunction;
 import java.util.function.Supplier;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
@@ -25,6 +27,8 @@ import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
+import javafx.scene.paint.Color;
+import javafx.scene.shape.Rectangle;
 
 /**
  * Reads phrases as they are typed. The moment is stamped when the phrase is begun; Enter keeps it, Esc drops it, a digit on
@@ -42,6 +46,7 @@ public final class PhraseLine extends VBox {
     private final Lexicon lexicon;
     private final Supplier<MatchRecord> record;
     private final Supplier<Optional<MatchTime>> now;
+    private final BiFunction<MatchRecord, Corner, Color> colours;
     private final BiConsumer<String, List<Tag>> keep;
     private LikelyNext model;
     private MatchTime begun;
@@ -51,18 +56,21 @@ public final class PhraseLine extends VBox {
     /**
      * @param record the record phrases go to
      * @param now the moment a phrase begun now is about; empty when the film shows no match time
+     * @param colours the colour an athlete of a record is drawn in
      * @param keep takes a finished phrase and its tags
      */
     public PhraseLine(
             Lexicon lexicon,
             Supplier<MatchRecord> record,
             Supplier<Optional<MatchTime>> now,
+            BiFunction<MatchRecord, Corner, Color> colours,
             BiConsumer<String, List<Tag>> keep) {
         super(8);
         this.lexicon = lexicon;
         this.reader = new PhraseReader(lexicon);
         this.record = record;
         this.now = now;
+        this.colours = colours;
         this.keep = keep;
         getStyleClass().addAll("sheet", "phrase-line");
         field.setId("phrase");
@@ -220,22 +228,22 @@ public final class PhraseLine extends VBox {
         likely = model == null || r == null || t.isEmpty()
                 ? List.of()
                 : model.after(PositionLine.of(r, lexicon).current(t.get()).orElse(null), r, LIKELY);
-        choices.getChildren().setAll(Ui.label(Words.of("phrase.likely"), "heading"));
+        Label heading = Ui.label(Words.of("phrase.likely"), "heading");
+        heading.setMinWidth(USE_PREF_SIZE);
+        choices.getChildren().setAll(heading);
         if (likely.isEmpty()) {
             choices.getChildren().add(Ui.label(Words.of("phrase.no-likely"), "soft"));
         }
         for (int i = 0; i < likely.size(); i++) {
             LikelyNext.Suggestion s = likely.get(i);
-            Button b = Ui.button(
-                    r.athlete(s.by()).surname() + " " + lexicon.techniqueName(s.technique()),
-                    () -> choose(s),
-                    "choice");
+            Button b = Ui.button(lexicon.techniqueName(s.technique()), () -> choose(s), "choice");
+            b.setAccessibleText(r.athlete(s.by()).surname() + " " + lexicon.techniqueName(s.technique()));
             b.setFocusTraversable(false);
+            Rectangle chip = new Rectangle(10, 10, colours.apply(r, s.by()));
+            Label chance = Ui.label(Math.round(s.chance() * 100) + "%", "soft");
+            chance.setMinWidth(USE_PREF_SIZE);
             HBox one = new HBox(
-                    5,
-                    Ui.label(Integer.toString(i + 1), "key"),
-                    b,
-                    Ui.label(Math.round(s.chance() * 100) + "%", "soft"));
+                    5, Ui.label(Integer.toString(i + 1), "key"), chip, Ui.label(s.by().code(), "body"), b, chance);
             one.setAlignment(Pos.CENTER_LEFT);
             choices.getChildren().add(one);
         }

@@ -14,6 +14,7 @@ import farglass.tendency.ClaimWriter;
 import java.nio.file.Path;
 import java.time.Clock;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -53,10 +54,13 @@ public final class Desk implements AutoCloseable {
     private final StringProperty profiled = new SimpleStringProperty();
     private final StringProperty filmArrived = new SimpleStringProperty();
     private boolean stepping;
+    /** Made when asked for; null once the matches have changed. */
+    private Map<String, String> athletes;
 
     public Desk(Library library, Clock clock) throws LibraryException {
         this.library = library;
         this.clock = clock;
+        matches.addListener((javafx.collections.ListChangeListener<MatchRecord>) c -> athletes = null);
         matches.setAll(library.matches());
         assignments.setAll(library.assignments());
         assignment.addListener((o, was, now) -> choosePlan());
@@ -188,14 +192,17 @@ public final class Desk implements AutoCloseable {
 
     /** Athletes of the library by id, with their names. */
     public Map<String, String> athletes() {
-        Map<String, String> names = new TreeMap<>();
-        for (MatchRecord r : matches) {
-            for (Corner c : Corner.values()) {
-                MatchAthlete a = r.athlete(c);
-                names.putIfAbsent(a.id(), a.name());
+        if (athletes == null) {
+            Map<String, String> names = new TreeMap<>();
+            for (MatchRecord r : matches) {
+                for (Corner c : Corner.values()) {
+                    MatchAthlete a = r.athlete(c);
+                    names.putIfAbsent(a.id(), a.name());
+                }
             }
+            athletes = Collections.unmodifiableMap(names);
         }
-        return names;
+        return athletes;
     }
 
     public String nameOf(String athlete) {
@@ -241,7 +248,15 @@ public final class Desk implements AutoCloseable {
             return;
         }
         MatchRecord record = open.get();
-        show(edit.apply(record));
+        MatchRecord after;
+        try {
+            after = edit.apply(record);
+        } catch (IllegalStateException e) {
+            // made for a version that an undo has taken back meanwhile
+            notices.problem(Words.of("edit.failed", e.getMessage()));
+            return;
+        }
+        show(after);
         background.write(() -> library.apply(record.id(), edit), kept -> {}, e -> wentWrong(record.id(), e));
     }
 

@@ -60,14 +60,18 @@ public final class TideLine extends Region {
 
     public static TideLine small(Lexicon lexicon, MatchRecord record, Corner top) {
         TideLine line = new TideLine(lexicon, true);
-        line.show(record, top);
+        line.show(record, top, -1);
         return line;
     }
 
-    /** @param top the athlete drawn upwards, in amber */
-    public void show(MatchRecord next, Corner topCorner) {
+    /**
+     * @param topCorner the athlete drawn upwards, in amber
+     * @param tag index of the selected tag, -1 for none
+     */
+    public void show(MatchRecord next, Corner topCorner, int tag) {
         record = next;
         top = topCorner;
+        selected = tag;
         draw();
     }
 

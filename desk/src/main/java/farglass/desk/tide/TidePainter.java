@@ -185,7 +185,7 @@ final class TidePainter {
         g.setStroke(Look.ALARM);
         g.setLineWidth(1.5);
         g.strokeLine(at, y - 4, at, y + h + 4);
-        String clock = Clock.seconds(Math.max(0, record.details().lengthMs() - t.ms()));
+        String clock = Clock.countdown(record.details().lengthMs() - t.ms());
         g.setFill(Look.ALARM);
         g.fillRoundRect(at - 22, y - 21, 44, 17, 4, 4);
         g.setFill(Color.WHITE);

@@ -174,8 +174,7 @@ final class Scene {
         String b = record.details().b().surname().toUpperCase(java.util.Locale.ROOT);
         letters.draw(g, a + " " + points(Corner.A, t), 22 * unit, y, 19 * unit);
         letters.draw(g, b + " " + points(Corner.B, t), 142 * unit, y, 19 * unit);
-        long left = Math.max(0, record.details().lengthMs() - t.ms());
-        String clock = Clock.seconds((left + 999) / 1000 * 1000);
+        String clock = Clock.countdown(record.details().lengthMs() - t.ms());
         letters.draw(g, clock, width - 84 * unit, height - 18 * unit, 24 * unit);
     }
 

@@ -1,0 +1,94 @@
+package farglass.bench;
+
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.Collection;
+import java.util.LinkedHashMap;
+import java.util.Locale;
+import java.util.Map;
+import org.openjdk.jmh.results.RunResult;
+import org.openjdk.jmh.runner.Runner;
+import org.openjdk.jmh.runner.RunnerException;
+import org.openjdk.jmh.runner.options.OptionsBuilder;
+import org.openjdk.jmh.runner.options.TimeValue;
+import org.openjdk.jmh.runner.options.VerboseMode;
+
+/** Runs the benchmarks and prints one line a figure. An argument chooses those whose name contains it. */
+public final class Main {
+    /** Limits in ms per operation that the product promises. */
+    private static final Map<String, Double> LIMITS = Map.of(
+            "TagBench.phraseToDisk", 100.0,
+            "ProfileBench.profile", 1000.0,
+            "FilmBench.stepForward", 1000.0 / 60,
+            "FilmBench.stepBack", 100.0);
+
+    /** Same work done by a library alone: figure, and what it is held against. */
+    private static final Map<String, String> AGAINST = new LinkedHashMap<>();
+
+    static {
+        AGAINST.put("RecordBench.readRecord", "RecordBench.readTree");
+        AGAINST.put("TagBench.phraseToDisk", "TagBench.plainInsert");
+        AGAINST.put("FilmBench.stepForward", "FilmBench.plainGrab");
+    }
+
+    private Main() {}
+
+    public static void main(String[] args) throws Exception {
+        String chosen = args.length == 0 ? "" : args[0];
+        if (!chosen.equals("WindowBench")) {
+            harness(chosen);
+        }
+        if (chosen.isEmpty() || chosen.equals("WindowBench")) {
+            window();
+        }
+        System.exit(0);
+    }
+
+    private static void harness(String chosen) throws RunnerException {
+        Collection<RunResult> results = new Runner(new OptionsBuilder()
+                        .include("farglass\\.bench\\..*" + chosen)
+                        .forks(1)
+                        .warmupIterations(2)
+                        .warmupTime(TimeValue.seconds(2))
+                        .measurementIterations(5)
+                        .measurementTime(TimeValue.seconds(2))
+                        .shouldFailOnError(true)
+                        .verbosity(VerboseMode.SILENT)
+                        .build())
+                .run();
+        Map<String, double[]> figures = new LinkedHashMap<>();
+        for (RunResult r : results) {
+            var stats = r.getPrimaryResult().getStatistics();
+            String name = r.getParams().getBenchmark().replaceFirst(".*\\.(\\w+\\.\\w+)$", "$1");
+            figures.put(name, new double[] {stats.getMean(), stats.getMin(), stats.getMax()});
+        }
+        figures.forEach((name, f) -> System.out.println(line(name, f, figures)));
+    }
+
+    private static void window() throws Exception {
+        Path folder = Files.createTempDirectory("farglass-bench");
+        WindowBench.Figures w = WindowBench.run(folder);
+        System.out.printf(
+                Locale.ROOT,
+                "%-28s median %8.2f ms  max %8.2f ms  median/limit(100 ms) %.3f  (%d tags)%n",
+                "WindowBench.keyToTideLine",
+                w.median(),
+                w.max(),
+                w.median() / 100,
+                w.runs());
+    }
+
+    private static String line(String name, double[] f, Map<String, double[]> all) {
+        StringBuilder text = new StringBuilder(
+                String.format(Locale.ROOT, "%-28s mean %10.4f ms  (%.4f to %.4f)", name, f[0], f[1], f[2]));
+        if (LIMITS.containsKey(name)) {
+            text.append(
+                    String.format(Locale.ROOT, "  /limit(%.1f ms) %.3f", LIMITS.get(name), f[0] / LIMITS.get(name)));
+        }
+        double[] other = AGAINST.containsKey(name) ? all.get(AGAINST.get(name)) : null;
+        if (other != null) {
+            text.append(String.format(Locale.ROOT, "  /%s %.2f", AGAINST.get(name), f[0] / other[0]));
+        }
+        return text.toString();
+    }
+}
