@@ -81,7 +81,7 @@ final class WindowBench {
             Look.load();
             Library library = Library.open(folder.resolve("w.farglass"), Clock.systemUTC());
             Demo.fill(library);
-            desk = new Desk(library, Clock.systemUTC());
+            desk = new Desk(Desk.Content.of(library), Clock.systemUTC());
             Shell shell = new Shell(desk);
             scene = Look.scene(shell.view(), 1280, 800);
             Stage stage = new Stage();

@@ -4,10 +4,8 @@ import farglass.desk.shell.Desk;
 import farglass.desk.shell.Look;
 import farglass.desk.shell.Shell;
 import farglass.desk.shell.Words;
-import farglass.store.Library;
 import farglass.store.LibraryException;
 import java.nio.file.Path;
-import java.time.Clock;
 import java.util.List;
 import javafx.application.Application;
 import javafx.application.Platform;
@@ -27,16 +25,10 @@ public final class DeskApp extends Application {
     public void start(Stage stage) {
         Look.load();
         List<String> args = getParameters().getRaw();
-        Clock clock = Clock.systemDefaultZone();
         boolean demo = args.contains("--demo");
         boolean shots = args.contains("--shots");
-        Path path = Home.library(args);
         try {
-            Library library = Library.open(path, clock);
-            if (demo || shots) {
-                Demo.fill(library);
-            }
-            desk = new Desk(library, clock);
+            desk = new Desk(Opening.await(args), Opening.CLOCK);
             Shell shell = new Shell(desk);
             Scene scene = Look.scene(shell.view(), 1280, 800);
             stage.setTitle(Words.of("app.title"));

@@ -1,5 +1,6 @@
 package farglass.desk;
 
+import java.util.List;
 import javafx.application.Application;
 
 /** Starts the desk. Apart from {@link DeskApp}, so that the class path alone is enough to run it. */
@@ -9,6 +10,7 @@ public final class Main {
     public static void main(String[] args) {
         // drawing outside JavaFX (footage, pictures) must not look for a display of its own
         System.setProperty("java.awt.headless", "true");
+        Opening.begin(List.of(args));
         Application.launch(DeskApp.class, args);
     }
 }

@@ -56,7 +56,7 @@ abstract class DeskDriver {
         if (fill) {
             fill(library);
         }
-        desk = new Desk(library, CLOCK);
+        desk = new Desk(Desk.Content.of(library), CLOCK);
         shell = new Shell(desk);
         scene = Look.scene(shell.view(), 1280, 800);
         stage.setScene(scene);

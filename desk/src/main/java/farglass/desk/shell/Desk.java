@@ -57,12 +57,19 @@ public final class Desk implements AutoCloseable {
     /** Made when asked for; null once the matches have changed. */
     private Map<String, String> athletes;
 
-    public Desk(Library library, Clock clock) throws LibraryException {
-        this.library = library;
+    /** A library and what was read of it. */
+    public record Content(Library library, List<MatchRecord> matches, List<Assignment> assignments) {
+        public static Content of(Library library) throws LibraryException {
+            return new Content(library, library.matches(), library.assignments());
+        }
+    }
+
+    public Desk(Content content, Clock clock) {
+        this.library = content.library();
         this.clock = clock;
         matches.addListener((javafx.collections.ListChangeListener<MatchRecord>) c -> athletes = null);
-        matches.setAll(library.matches());
-        assignments.setAll(library.assignments());
+        matches.setAll(content.matches());
+        assignments.setAll(content.assignments());
         assignment.addListener((o, was, now) -> choosePlan());
         if (!assignments.isEmpty()) {
             assignment.set(assignments.get(0));
