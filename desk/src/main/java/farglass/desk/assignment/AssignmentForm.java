@@ -128,6 +128,9 @@ final class AssignmentForm extends VBox {
             attire.setValue(a.attire());
             minutes.getValueFactory().setValue(a.minutes());
         }
+        for (Node field : List.of(us, event, date, ruleset, attire, minutes)) {
+            field.setDisable(a == null);
+        }
         fillOpponents(a, athletes);
         filling = false;
     }
@@ -148,6 +151,11 @@ final class AssignmentForm extends VBox {
             boxes.put(id, box);
         }
         opponents.getChildren().setAll(boxes.values());
+        if (a == null) {
+            opponents
+                    .getChildren()
+                    .setAll(Ui.empty(Words.of(athletes.isEmpty() ? "assignment.first" : "assignment.choose")));
+        }
     }
 
     private List<String> chosen() {

@@ -232,7 +232,8 @@ public final class PhraseLine extends VBox {
         heading.setMinWidth(USE_PREF_SIZE);
         choices.getChildren().setAll(heading);
         if (likely.isEmpty()) {
-            choices.getChildren().add(Ui.label(Words.of("phrase.no-likely"), "soft"));
+            String why = r != null && t.isEmpty() ? "phrase.no-time" : "phrase.no-likely";
+            choices.getChildren().add(Ui.label(Words.of(why), "soft"));
         }
         for (int i = 0; i < likely.size(); i++) {
             LikelyNext.Suggestion s = likely.get(i);
