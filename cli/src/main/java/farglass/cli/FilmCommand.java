@@ -1,16 +1,25 @@
 package farglass.cli;
 
+import farglass.film.Box;
 import farglass.film.FilmException;
 import farglass.film.FilmFile;
 import farglass.film.FilmInfo;
+import farglass.film.map.ClockReading;
+import farglass.film.map.MapFinder;
+import farglass.film.map.Proposal;
+import farglass.time.Clock;
 import farglass.time.FilmTime;
+import farglass.time.Segment;
 import java.awt.image.BufferedImage;
 import java.io.IOException;
 import java.nio.ByteBuffer;
 import java.nio.ByteOrder;
 import java.nio.IntBuffer;
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import javax.imageio.ImageIO;
 import picocli.CommandLine.Command;
@@ -61,6 +70,78 @@ final class FilmCommand {
         } catch (FilmException | IOException e) {
             throw new Unreadable(e.getMessage());
         }
+    }
+
+    @Command(name = "map", description = "Proposes what the film shows when: live, replay, stoppage")
+    int map(
+            @Parameters(paramLabel = "FILM") Path path,
+            @Option(names = "--box", paramLabel = "X,Y,W,H", description = "round the match clock, in pixels")
+                    String box,
+            @Option(names = "--direction", paramLabel = "down|up") String direction)
+            throws Unreadable {
+        if (direction != null && !direction.equals("down") && !direction.equals("up")) {
+            throw new IllegalArgumentException("--direction: \"" + direction + "\" is not one of down, up");
+        }
+        Box clock = box == null ? null : box(box);
+        Boolean down = direction == null ? null : direction.equals("down");
+        try (FilmFile film = FilmFile.open(path)) {
+            Proposal found = MapFinder.of(film).box(clock).down(down).find(x -> {}, () -> false);
+            output.print(document(found));
+            return Main.DONE;
+        } catch (FilmException e) {
+            throw new Unreadable(e.getMessage());
+        }
+    }
+
+    private static Box box(String text) {
+        String[] parts = text.split(",");
+        try {
+            if (parts.length == 4) {
+                return new Box(
+                        Integer.parseInt(parts[0].strip()),
+                        Integer.parseInt(parts[1].strip()),
+                        Integer.parseInt(parts[2].strip()),
+                        Integer.parseInt(parts[3].strip()));
+            }
+        } catch (IllegalArgumentException e) {
+            // said below
+        }
+        throw new IllegalArgumentException("--box: \"" + text + "\" is not four whole numbers x,y,width,height");
+    }
+
+    private static Map<String, Object> document(Proposal found) {
+        List<Map<String, Object>> segments = new ArrayList<>();
+        for (Proposal.Part p : found.segments()) {
+            Segment s = p.segment();
+            Map<String, Object> m = new LinkedHashMap<>();
+            m.put("fromMs", s.from().ms());
+            m.put("toMs", s.to().ms());
+            m.put("kind", s.kind().name().toLowerCase(Locale.ROOT));
+            if (s.kind().showsMatch()) {
+                m.put("matchMs", s.at().ms());
+                m.put("speed", s.speed());
+            }
+            m.put("confidence", p.confidence());
+            segments.add(m);
+        }
+        Map<String, Object> m = new LinkedHashMap<>();
+        m.put("segments", segments);
+        m.put("shots", found.shots().stream().map(FilmTime::ms).toList());
+        if (!found.readings().isEmpty()) {
+            m.put("direction", found.down() ? "down" : "up");
+            m.put(
+                    "readings",
+                    found.readings().stream().map(FilmCommand::reading).toList());
+        }
+        return m;
+    }
+
+    private static Map<String, Object> reading(ClockReading r) {
+        Map<String, Object> m = new LinkedHashMap<>();
+        m.put("ms", r.ms());
+        m.put("clock", r.clock() == null ? null : Clock.seconds(r.clock() * 1000L));
+        m.put("confidence", r.confidence());
+        return m;
     }
 
     private static BufferedImage image(IntBuffer pixels, FilmInfo info) {

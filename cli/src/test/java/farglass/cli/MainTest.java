@@ -177,6 +177,13 @@ class MainTest {
                         "audio",
                         "rotation");
         assertThat(info.get("frames").asInt()).isEqualTo(75);
+        JsonNode guess = run("film", "map", film).json();
+        assertThat(guess.at("/segments/0/kind").asText()).isEqualTo("live");
+        assertThat(guess.at("/segments/0/confidence").asDouble()).isLessThan(0.5);
+        assertThat(guess.get("shots").isArray()).isTrue();
+        assertThat(run("film", "map", film, "--box", "270,159,45,16").code())
+                .as("a clock that never runs")
+                .isEqualTo(3);
         Path png = folder.resolve("f.png");
         JsonNode frame = run("film", "frame", film, "--at", 1019, png).json();
         assertThat(frame.get("frame").asInt()).isEqualTo(25);
@@ -203,6 +210,9 @@ class MainTest {
                 "profile --library x --athlete y --half-life -1",
                 "profile --library x --athlete y --as-of tomorrow",
                 "export x --format exe y",
+                "film map x --box 1,2,3",
+                "film map x --box 1,2,0,4",
+                "film map x --direction sideways",
                 "film frame x y --at -5"
             })
     void badArgumentsExitWith2AndPrintNothing(String line) {

@@ -4,21 +4,29 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import farglass.desk.assignment.AssignmentProbe;
 import farglass.desk.film.FilmStation;
+import farglass.desk.player.FilmView;
 import farglass.desk.shell.Keys;
+import farglass.film.studio.Footage;
 import farglass.match.Edit;
+import farglass.match.FilmRef;
 import farglass.match.MatchRecord;
 import farglass.match.Tag;
 import farglass.store.json.MatchJson;
+import farglass.time.ClockMap;
+import farglass.time.FilmTime;
+import farglass.time.Segment;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Set;
 import java.util.stream.Collectors;
+import javafx.geometry.Bounds;
 import javafx.scene.Node;
 import javafx.scene.control.Labeled;
 import javafx.scene.control.ListView;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
+import javafx.scene.input.MouseButton;
 import org.junit.jupiter.api.Test;
 
 /** What the window does with keys, with bad input, and with changes of mind. */
@@ -194,5 +202,39 @@ class WindowTest extends DeskDriver {
         await("all are counted", () -> texts(shell.view()).stream().anyMatch(x -> x.startsWith(all + " matches, ")));
         fire("#attire-gi");
         await("only gi is counted", () -> texts(shell.view()).stream().anyMatch(x -> x.startsWith(gi + " matches, ")));
+    }
+
+    @Test
+    void theMatchClockIsReadFromABoxDrawnRoundIt() throws Exception {
+        MatchRecord any = desk.matches().get(0);
+        ClockMap truth =
+                ClockMap.of(List.of(Segment.blank(0, 2000, Segment.Kind.OTHER), Segment.live(2000, 24_000, 0)));
+        Path path = folder.resolve("clock.mp4");
+        new Footage(480, 270, 25).make(any, truth, desk.lexicon(), path, x -> {}, () -> false);
+        onFx(() -> {
+            desk.openMatch(any.id());
+            FilmRef film = FilmRef.of(path.toString(), 24_000L, ClockMap.EMPTY);
+            desk.edit(new Edit.SetFilms(any.films(), List.of(film)));
+            shell.go(1);
+            return null;
+        });
+        FilmView view = (FilmView) onFx(() -> find("#film"));
+        await("the film is open", () -> view.moment().get() != null);
+        press(KeyCode.CONTROL, KeyCode.M);
+        Bounds b =
+                onFx(() -> find("#clock-veil").localToScreen(find("#clock-veil").getBoundsInLocal()));
+        double scale = Math.min(b.getWidth() / 480, b.getHeight() / 270);
+        double x = b.getMinX() + (b.getWidth() - 480 * scale) / 2;
+        double y = b.getMinY() + (b.getHeight() - 270 * scale) / 2;
+        robot.drag(x + 404 * scale, y + 238 * scale, MouseButton.PRIMARY);
+        robot.dropTo(x + 474 * scale, y + 264 * scale);
+        await("a map is proposed", () -> scene.lookup("#map-sheet") != null);
+        press(KeyCode.ENTER);
+        await("it is taken", () -> !record().clock().isEmpty());
+        long at =
+                record().clock().matchTime(FilmTime.ofMs(12_000)).orElseThrow().ms();
+        assertThat(at).isBetween(9_850L, 10_150L);
+        press(KeyCode.CONTROL, KeyCode.Z);
+        await("undo takes it back", () -> record().clock().isEmpty());
     }
 }

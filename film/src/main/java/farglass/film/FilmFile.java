@@ -112,6 +112,21 @@ public final class FilmFile implements AutoCloseable {
         converter.convert(frame(frame), target);
     }
 
+    /**
+     * Brightness of a part of a frame at full size, read without converting colours where the format has a plane of it.
+     *
+     * @param box clipped to the picture
+     */
+    public GrayPicture gray(int frame, Box box) throws FilmException {
+        Box b = box.within(info.width(), info.height());
+        return GrayReader.crop(frame(frame), b);
+    }
+
+    /** Brightness of a frame brought to a small size by picking pixels, enough to tell scenes apart. */
+    public GrayPicture thumbnail(int frame, int width, int height) throws FilmException {
+        return GrayReader.picked(frame(frame), info.width(), info.height(), width, height);
+    }
+
     private AVFrame frame(int n) throws FilmException {
         if (n < 0 || n >= index.size()) {
             throw new IllegalArgumentException("frame (" + n + ") must lie in 0.." + (index.size() - 1));

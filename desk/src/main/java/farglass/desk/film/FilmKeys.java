@@ -41,6 +41,7 @@ final class FilmKeys {
                         "keys.sync.end",
                         () -> station.sync(
                                 MatchTime.ofMs(station.record().details().lengthMs())))
+                .on("Ctrl+M", "keys.map", () -> station.clockFinder().begin())
                 .on("Page_Up", "keys.tag.previous", () -> step(-1))
                 .on("Page_Down", "keys.tag.next", () -> step(1))
                 .on("Alt+Left", "keys.nudge.earlier", () -> station.edits().nudge(-FRAME_MS))

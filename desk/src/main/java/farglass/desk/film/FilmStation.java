@@ -50,6 +50,7 @@ public final class FilmStation implements Station, Keys.Bound {
     private final RecordList list;
     private final PhraseLine phrase;
     private final FilmChoice choice;
+    private ClockFinder clockFinder;
     private final TagEdits edits;
     private final Keys keys;
     private final VBox view;
@@ -93,6 +94,7 @@ public final class FilmStation implements Station, Keys.Bound {
         StackPane.setAlignment(make, Pos.BOTTOM_CENTER);
         StackPane.setMargin(make, new Insets(24));
         screen.setMinSize(0, 0);
+        clockFinder = new ClockFinder(desk, film, screen, () -> phrase.field().requestFocus());
         choice.acceptDrops(screen);
         VBox record = Ui.sheet(Words.of("film.record"), count, Ui.grow(list.view()));
         record.setMinWidth(330);
@@ -151,6 +153,10 @@ public final class FilmStation implements Station, Keys.Bound {
 
     FilmView film() {
         return film;
+    }
+
+    ClockFinder clockFinder() {
+        return clockFinder;
     }
 
     PhraseLine phrase() {

@@ -1,11 +1,13 @@
 package farglass.desk.player;
 
 import farglass.desk.shell.Ui;
+import farglass.film.Box;
 import farglass.film.FilmInfo;
 import farglass.film.Player;
 import farglass.time.FilmTime;
 import java.nio.ByteBuffer;
 import java.nio.file.Path;
+import java.util.Optional;
 import java.util.concurrent.atomic.AtomicReference;
 import java.util.function.Consumer;
 import javafx.application.Platform;
@@ -129,6 +131,22 @@ public final class FilmView extends StackPane {
         picture.setRotate(i.rotation());
         picture.setX((getWidth() - i.width() * scale) / 2);
         picture.setY((getHeight() - i.height() * scale) / 2);
+    }
+
+    /** The part of the stored picture under a rectangle of this view; empty outside it, and for a turned picture. */
+    public Optional<Box> pictureBox(double x0, double y0, double x1, double y1) {
+        FilmInfo i = info.get();
+        if (i == null || i.rotation() != 0) {
+            return Optional.empty();
+        }
+        double scale = picture.getFitWidth() / i.width();
+        int left = (int) Math.max(0, (Math.min(x0, x1) - picture.getX()) / scale);
+        int top = (int) Math.max(0, (Math.min(y0, y1) - picture.getY()) / scale);
+        int right = (int) Math.min(i.width(), (Math.max(x0, x1) - picture.getX()) / scale);
+        int bottom = (int) Math.min(i.height(), (Math.max(y0, y1) - picture.getY()) / scale);
+        return right - left < 2 || bottom - top < 2
+                ? Optional.empty()
+                : Optional.of(new Box(left, top, right - left, bottom - top));
     }
 
     private record Shown(int buffer, ByteBuffer pixels, Moment moment) {}

@@ -1,9 +1,14 @@
 package farglass.film.studio;
 
+import farglass.film.GrayPicture;
 import farglass.type.Typeface;
+import java.awt.Color;
 import java.awt.Graphics2D;
+import java.awt.RenderingHints;
 import java.awt.geom.AffineTransform;
 import java.awt.geom.Path2D;
+import java.awt.image.BufferedImage;
+import java.awt.image.DataBufferByte;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
@@ -14,7 +19,9 @@ import org.apache.fontbox.ttf.TrueTypeFont;
 import org.apache.pdfbox.io.RandomAccessReadBuffer;
 
 /** Draws letters as outlines of a shipped typeface, without any font system. */
-final class Lettering {
+public final class Lettering {
+    private static final int PICTURE_SIZE = 48;
+
     private final TrueTypeFont font;
     private final double unit;
     private final Map<Integer, Path2D> outlines = new HashMap<>();
@@ -26,6 +33,20 @@ final class Lettering {
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }
+    }
+
+    /** A short text, light on dark, as a picture of its brightness: what a score bar would show of it. */
+    public static GrayPicture picture(Typeface face, String text) {
+        Lettering letters = new Lettering(face);
+        int width = (int) Math.ceil(letters.width(text, PICTURE_SIZE)) + 16;
+        BufferedImage image = new BufferedImage(width, PICTURE_SIZE + 16, BufferedImage.TYPE_BYTE_GRAY);
+        Graphics2D g = image.createGraphics();
+        g.setRenderingHint(RenderingHints.KEY_ANTIALIASING, RenderingHints.VALUE_ANTIALIAS_ON);
+        g.setColor(Color.WHITE);
+        letters.draw(g, text, 8, PICTURE_SIZE, PICTURE_SIZE);
+        g.dispose();
+        byte[] pixels = ((DataBufferByte) image.getRaster().getDataBuffer()).getData();
+        return new GrayPicture(width, image.getHeight(), pixels.clone());
     }
 
     /** Draws text with its baseline at y and gives the x after it. */

@@ -1,0 +1,146 @@
+package farglass.desk.film;
+
+import farglass.desk.player.FilmView;
+import farglass.desk.shell.Desk;
+import farglass.desk.shell.Words;
+import farglass.film.Box;
+import farglass.film.FilmException;
+import farglass.film.FilmFile;
+import farglass.film.map.MapFinder;
+import farglass.film.map.Proposal;
+import farglass.match.Edit;
+import farglass.match.FilmRef;
+import farglass.match.MatchRecord;
+import farglass.time.ClockMap;
+import farglass.time.SyncPoint;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import javafx.application.Platform;
+import javafx.scene.input.KeyCode;
+import javafx.scene.layout.Pane;
+import javafx.scene.layout.StackPane;
+import javafx.scene.shape.Rectangle;
+
+/**
+ * Finds the clock map of the open film: the user draws a box round the match clock, the program reads it over the whole
+ * film and proposes live film, stoppages, cuts and replays; accepted, they become the film's map in one undoable edit.
+ */
+final class ClockFinder {
+    private final Desk desk;
+    private final FilmView film;
+    private final StackPane screen;
+    private final Runnable back;
+    private Pane veil;
+
+    /**
+     * @param screen what the film is shown in; the box and the proposal are laid over it
+     * @param back gives the keyboard back to the station
+     */
+    ClockFinder(Desk desk, FilmView film, StackPane screen, Runnable back) {
+        this.back = back;
+        this.desk = desk;
+        this.film = film;
+        this.screen = screen;
+    }
+
+    /** Asks for the box; asked again, gives it up. */
+    void begin() {
+        if (veil != null) {
+            end();
+            return;
+        }
+        if (film.info().get() == null) {
+            desk.notices().problem(Words.of("clock.no-film"));
+            return;
+        }
+        film.player().pause();
+        desk.notices().done(Words.of("map.draw"));
+        Rectangle box = new Rectangle();
+        box.getStyleClass().add("clock-box");
+        veil = new Pane(box);
+        veil.setId("clock-veil");
+        veil.getStyleClass().add("clock-veil");
+        veil.setFocusTraversable(true);
+        double[] from = new double[2];
+        veil.setOnMousePressed(e -> {
+            from[0] = e.getX();
+            from[1] = e.getY();
+        });
+        veil.setOnMouseDragged(e -> {
+            box.setX(Math.min(from[0], e.getX()));
+            box.setY(Math.min(from[1], e.getY()));
+            box.setWidth(Math.abs(e.getX() - from[0]));
+            box.setHeight(Math.abs(e.getY() - from[1]));
+        });
+        veil.setOnMouseReleased(e -> drawn(film.pictureBox(from[0], from[1], e.getX(), e.getY())));
+        veil.setOnKeyPressed(e -> {
+            if (e.getCode() == KeyCode.ESCAPE) {
+                end();
+                e.consume();
+            }
+        });
+        screen.getChildren().add(veil);
+        veil.requestFocus();
+    }
+
+    private void drawn(Optional<Box> box) {
+        end();
+        box.ifPresentOrElse(this::find, () -> desk.notices().problem(Words.of("map.no-box")));
+    }
+
+    private void end() {
+        screen.getChildren().remove(veil);
+        veil = null;
+        back.run();
+    }
+
+    /** Reads the clock in the box over the whole film, in the background. */
+    void find(Box box) {
+        MatchRecord r = desk.openRecord().get();
+        Path path = desk.filmPath(r);
+        long length = r.details().lengthMs();
+        List<SyncPoint> known = FilmSync.points(r.films().get(0));
+        desk.background().longWork(Words.of("map.reading"), (progress, cancelled) -> {
+            try (FilmFile opened = FilmFile.open(path, cancelled)) {
+                Proposal found = MapFinder.of(opened)
+                        .box(box)
+                        .length(length)
+                        .known(known)
+                        .find(progress, cancelled);
+                Platform.runLater(() -> propose(r, found));
+            } catch (FilmException e) {
+                desk.notices().problem(e.getMessage());
+            }
+        });
+    }
+
+    private void propose(MatchRecord r, Proposal found) {
+        MapSheet sheet = new MapSheet(found, map -> accept(r, map), this::closeSheet);
+        closeSheet();
+        screen.getChildren().add(sheet);
+        sheet.requestFocus();
+    }
+
+    private void closeSheet() {
+        if (screen.getChildren().removeIf(MapSheet.class::isInstance)) {
+            back.run();
+        }
+    }
+
+    private void accept(MatchRecord read, ClockMap map) {
+        MatchRecord now = desk.openRecord().get();
+        closeSheet();
+        if (!now.id().equals(read.id())) {
+            desk.notices().problem(Words.of("map.other"));
+            return;
+        }
+        List<FilmRef> after = new ArrayList<>(now.films());
+        FilmRef first = after.get(0);
+        after.set(
+                0, new FilmRef(first.file(), first.sha256(), first.durationMs(), first.mirrored(), map, first.extra()));
+        desk.edit(new Edit.SetFilms(now.films(), after));
+        desk.notices().done(Words.of("map.taken", map.segments().size()));
+    }
+}

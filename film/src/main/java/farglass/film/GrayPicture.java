@@ -1,0 +1,21 @@
+package farglass.film;
+
+/**
+ * Brightness of a picture or a part of it.
+ *
+ * @param pixels row by row, 0..255 as unsigned bytes; not copied, not to be changed
+ */
+public record GrayPicture(int width, int height, byte[] pixels) {
+    public int at(int x, int y) {
+        return pixels[y * width + x] & 0xff;
+    }
+
+    /** Mean absolute difference of brightness, 0..255; both pictures have one size. */
+    public double difference(GrayPicture other) {
+        long sum = 0;
+        for (int i = 0; i < pixels.length; i++) {
+            sum += Math.abs((pixels[i] & 0xff) - (other.pixels[i] & 0xff));
+        }
+        return (double) sum / pixels.length;
+    }
+}

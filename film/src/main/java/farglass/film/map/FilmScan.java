@@ -1,0 +1,101 @@
+package farglass.film.map;
+
+import farglass.film.Box;
+import farglass.film.FilmException;
+import farglass.film.FilmFile;
+import farglass.film.GrayPicture;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.function.BooleanSupplier;
+import java.util.function.DoubleConsumer;
+
+/**
+ * One pass over a film: when each frame appears, how much moved since the frame before, where the shot changes, and what
+ * stood in the box round the clock.
+ *
+ * @param ms when each frame appears
+ * @param change mean absolute difference of brightness to the frame before, 0..255
+ * @param shots frames that begin a new shot, in order; frame 0 is not one
+ * @param pictures every frame, made small
+ * @param displays what the box showed, one for each change of it; empty without a box
+ */
+record FilmScan(long[] ms, double[] change, List<Integer> shots, List<Display> displays, List<GrayPicture> pictures) {
+    /** Small enough to keep every frame of a long film (18 MB for ten minutes), large enough to tell a move. */
+    private static final int WIDTH = 48;
+
+    private static final int HEIGHT = 27;
+    /** A shot changes where the picture differs this many times more than it usually does nearby, ... */
+    private static final double SHOT_TIMES = 6;
+    /** ... and by at least this much; a pan across a mat stays below. */
+    private static final double SHOT_LEAST = 7;
+
+    private static final int SHOT_NEARBY = 12;
+    /** Coding noise in a box that shows the same thing stays below this mean difference. */
+    private static final double SAME_DISPLAY = 1.2;
+
+    /**
+     * The content of the box from one frame on, until the next display.
+     *
+     * @param frame first frame that shows it
+     */
+    record Display(int frame, GrayPicture picture) {}
+
+    static FilmScan of(FilmFile film, Box box, DoubleConsumer progress, BooleanSupplier cancelled)
+            throws FilmException {
+        int n = film.info().frames();
+        long[] ms = new long[n];
+        double[] difference = new double[n];
+        List<Display> displays = new ArrayList<>();
+        List<GrayPicture> pictures = new ArrayList<>(n);
+        GrayPicture before = null;
+        for (int i = 0; i < n; i++) {
+            if (cancelled.getAsBoolean()) {
+                throw new FilmException("Looking for the match clock was cancelled. Nothing was changed.");
+            }
+            ms[i] = film.timeOf(i).ms();
+            GrayPicture now = film.thumbnail(i, WIDTH, HEIGHT);
+            difference[i] = before == null ? 0 : now.difference(before);
+            before = now;
+            pictures.add(now);
+            if (box != null) {
+                GrayPicture shown = film.gray(i, box);
+                if (displays.isEmpty()
+                        || displays.get(displays.size() - 1).picture().difference(shown) > SAME_DISPLAY) {
+                    displays.add(new Display(i, shown));
+                }
+            }
+            if (i % 50 == 0) {
+                progress.accept((double) i / n);
+            }
+        }
+        progress.accept(1);
+        return new FilmScan(ms, difference, shots(difference), displays, pictures);
+    }
+
+    /** The frame on screen at a film moment. */
+    int frameAt(double filmMs) {
+        int i = Arrays.binarySearch(ms, Math.round(filmMs));
+        return i >= 0 ? i : Math.max(0, -i - 2);
+    }
+
+    /** How much two moments of the film differ, 0..255. */
+    double difference(double filmMs, double other) {
+        return pictures.get(frameAt(filmMs)).difference(pictures.get(frameAt(other)));
+    }
+
+    static List<Integer> shots(double[] difference) {
+        List<Integer> shots = new ArrayList<>();
+        for (int i = 1; i < difference.length; i++) {
+            int from = Math.max(1, i - SHOT_NEARBY);
+            int to = Math.min(difference.length, i + SHOT_NEARBY + 1);
+            double[] near = Arrays.copyOfRange(difference, from, to);
+            Arrays.sort(near);
+            double usual = near[near.length / 2];
+            if (difference[i] >= SHOT_LEAST && difference[i] >= SHOT_TIMES * usual) {
+                shots.add(i);
+            }
+        }
+        return shots;
+    }
+}

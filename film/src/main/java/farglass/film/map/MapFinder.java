@@ -1,0 +1,106 @@
+package farglass.film.map;
+
+import farglass.film.Box;
+import farglass.film.FilmException;
+import farglass.film.FilmFile;
+import farglass.film.map.ClockRuns.Run;
+import farglass.time.FilmTime;
+import farglass.time.MatchTime;
+import farglass.time.Segment;
+import farglass.time.SyncPoint;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.function.BooleanSupplier;
+import java.util.function.DoubleConsumer;
+
+/** Proposes the clock map of a film. */
+public final class MapFinder {
+    /** Confidence of a map made without reading a clock. */
+    private static final double GUESS = 0.1;
+
+    private final FilmFile film;
+    private Box box;
+    private Boolean down;
+    private Long lengthMs;
+    private List<SyncPoint> known = List.of();
+
+    private MapFinder(FilmFile film) {
+        this.film = film;
+    }
+
+    public static MapFinder of(FilmFile film) {
+        return new MapFinder(film);
+    }
+
+    /** Where the match clock stands in the picture; without it only shots are found. */
+    public MapFinder box(Box clock) {
+        box = clock;
+        return this;
+    }
+
+    /** Whether the clock counts down; found out when not said. */
+    public MapFinder down(Boolean countsDown) {
+        down = countsDown;
+        return this;
+    }
+
+    /** Match length that a clock counting down begins with; when not said, the highest reading. */
+    public MapFinder length(Long ms) {
+        lengthMs = ms;
+        return this;
+    }
+
+    /** Moments whose match time the user has set: they name the digits that stand there. */
+    public MapFinder known(List<SyncPoint> points) {
+        known = List.copyOf(points);
+        return this;
+    }
+
+    /**
+     * Decodes the film once, on the calling thread.
+     *
+     * @throws FilmException when it is damaged, cancelled, or no clock can be read in the box
+     */
+    public Proposal find(DoubleConsumer progress, BooleanSupplier cancelled) throws FilmException {
+        FilmScan scan = FilmScan.of(film, box, progress, cancelled);
+        List<FilmTime> shots =
+                scan.shots().stream().map(i -> FilmTime.ofMs(scan.ms()[i])).toList();
+        long duration = film.info().durationMs();
+        if (box == null) {
+            Segment whole =
+                    new Segment(FilmTime.ofMs(0), FilmTime.ofMs(duration), Segment.Kind.LIVE, MatchTime.ZERO, 1);
+            return new Proposal(List.of(new Proposal.Part(whole, GUESS)), shots, List.of(), true);
+        }
+        ClockTrack track = ClockTrack.of(scan, down, named());
+        long length = lengthMs != null ? lengthMs : wholeMinutes(track, scan.ms());
+        List<Run> runs = ClockRuns.of(track, scan.ms(), length);
+        if (runs.isEmpty()) {
+            throw new FilmException("No running clock could be read in the box. Nothing was changed. Draw the box"
+                    + " closer round the digits, or type the clock at a few moments (clock 6:30) and try again.");
+        }
+        List<Proposal.Part> parts = new SegmentBuilder(scan, track, runs, duration, length).parts();
+        return new Proposal(parts, shots, track.readings(), track.down());
+    }
+
+    private List<ClockTrack.Known> named() {
+        List<ClockTrack.Known> list = new ArrayList<>();
+        for (SyncPoint p : known) {
+            boolean falling = down == null || down;
+            if (!falling || lengthMs != null) {
+                long clock = falling ? lengthMs - p.match().ms() : p.match().ms();
+                list.add(new ClockTrack.Known(p.film().ms(), (int) Math.round(clock / 1000.0)));
+            }
+        }
+        return list;
+    }
+
+    /** Matches last whole minutes: the highest reading of a clock that runs, made up to one. */
+    private static long wholeMinutes(ClockTrack track, long[] ms) {
+        long highest = ClockRuns.of(track, ms, 0).stream()
+                .mapToLong(Run::firstShownMs)
+                .map(q -> -q)
+                .max()
+                .orElse(0);
+        return (highest + 59_999) / 60_000 * 60_000;
+    }
+}

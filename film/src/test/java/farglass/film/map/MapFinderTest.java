@@ -1,0 +1,201 @@
+package farglass.film.map;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatExceptionOfType;
+import static org.assertj.core.api.Assertions.within;
+
+import farglass.film.Box;
+import farglass.film.FilmException;
+import farglass.film.FilmFile;
+import farglass.film.studio.Footage;
+import farglass.film.studio.Lettering;
+import farglass.lexicon.Lexicon;
+import farglass.match.Corner;
+import farglass.match.MatchAthlete;
+import farglass.match.MatchRecord;
+import farglass.match.Tag;
+import farglass.match.TagInfo;
+import farglass.simulate.Broadcast;
+import farglass.time.ClockMap;
+import farglass.time.FilmTime;
+import farglass.time.MatchTime;
+import farglass.time.Segment;
+import farglass.type.Typeface;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+/** Made-up broadcasts, of which the true map is known. */
+class MapFinderTest {
+    private static final Lexicon LEXICON = Lexicon.builtIn();
+    private static final Box CLOCK = new Box(404, 238, 70, 26);
+
+    @TempDir
+    private Path folder;
+
+    private static MatchTime s(double seconds) {
+        return MatchTime.ofMs(Math.round(seconds * 1000));
+    }
+
+    private static MatchRecord match() {
+        MatchRecord.Details d = new MatchRecord.Details(
+                null,
+                null,
+                null,
+                null,
+                "gi",
+                "points-gi",
+                240_000,
+                MatchAthlete.of("a", "Ansa Kellivar", null, "#2f5fa8"),
+                MatchAthlete.of("b", "Brisa Tolendt", null, "#e8e4d8"),
+                null);
+        List<Tag> tags = new ArrayList<>(List.of(
+                new Tag.Start(MatchTime.ZERO, TagInfo.NONE), Tag.Position.of(MatchTime.ZERO, "STD", null, null)));
+        String[] places = {"CLG", "HFG", "SDC", "MNT", "CLG", "LAS", "HFG", "SDC"};
+        for (int i = 0; i < places.length; i++) {
+            Corner holder = i % 2 == 0 ? Corner.A : Corner.B;
+            tags.add(Tag.Position.of(s(4.3 + 6.7 * i), places[i], holder, null));
+            tags.add(new Tag.Action(
+                    s(7 + 6.7 * i),
+                    holder,
+                    "knee-cut",
+                    null,
+                    List.of(),
+                    null,
+                    1,
+                    null,
+                    s(8.2 + 6.7 * i),
+                    null,
+                    null,
+                    java.util.Map.of(),
+                    null,
+                    null,
+                    TagInfo.NONE));
+        }
+        tags.add(new Tag.Stop(s(29.4), "out-of-bounds", TagInfo.NONE));
+        tags.add(new Tag.Resume(s(29.4), "STD", null, null, TagInfo.NONE));
+        tags.add(new Tag.End(s(55.7), TagInfo.NONE));
+        return MatchRecord.of("m", d, List.of(), tags);
+    }
+
+    private Path film(ClockMap map) throws Exception {
+        Path path = folder.resolve("f.mp4");
+        new Footage(480, 270, 25).make(match(), map, LEXICON, path, x -> {}, () -> false);
+        return path;
+    }
+
+    @Test
+    void aBroadcastIsMappedFromItsClock() throws Exception {
+        ClockMap truth = Broadcast.of(match());
+        Proposal found;
+        try (FilmFile film = FilmFile.open(film(truth))) {
+            found = MapFinder.of(film).box(CLOCK).length(240_000L).find(x -> {}, () -> false);
+        }
+        assertThat(found.down()).isTrue();
+        assertThat(kinds(found.map())).containsSequence(Segment.Kind.LIVE, Segment.Kind.STOPPAGE, Segment.Kind.REPLAY);
+        long replays = kinds(truth).stream().filter(Segment.Kind.REPLAY::equals).count();
+        assertThat(kinds(found.map())).filteredOn(Segment.Kind.REPLAY::equals).hasSize((int) replays);
+        int asked = 0;
+        int right = 0;
+        long end = truth.segments().get(truth.segments().size() - 2).to().ms();
+        for (long ms = 250; ms < end; ms += 500) {
+            FilmTime f = FilmTime.ofMs(ms);
+            Segment t = truth.at(f).orElseThrow();
+            Segment p = found.map().at(f).orElseThrow();
+            asked++;
+            boolean live = t.kind() == Segment.Kind.LIVE;
+            boolean agrees = t.kind() == p.kind()
+                    && (!live || Math.abs(t.matchTime(f).ms() - p.matchTime(f).ms()) <= 120);
+            right += agrees ? 1 : 0;
+        }
+        assertThat((double) right / asked).as("%d of %d moments", right, asked).isGreaterThanOrEqualTo(0.98);
+        for (Proposal.Part part : found.segments()) {
+            assertThat(part.confidence()).isBetween(0.0, 1.0);
+        }
+    }
+
+    private static List<Segment.Kind> kinds(ClockMap map) {
+        return map.segments().stream().map(Segment::kind).toList();
+    }
+
+    @Test
+    void aCutInTheFilmIsFoundAsMissingMatchTime() throws Exception {
+        ClockMap truth = ClockMap.of(List.of(
+                Segment.blank(0, 2000, Segment.Kind.OTHER),
+                Segment.live(2000, 22_000, 0),
+                Segment.live(22_000, 40_000, 37_000)));
+        try (FilmFile film = FilmFile.open(film(truth))) {
+            Proposal found = MapFinder.of(film).box(CLOCK).find(x -> {}, () -> false);
+            List<Segment> live = found.map().segments().stream()
+                    .filter(x -> x.kind() == Segment.Kind.LIVE)
+                    .toList();
+            assertThat(live).hasSize(2);
+            assertThat(live.get(1).matchTime(FilmTime.ofMs(30_000)).ms()).isCloseTo(45_000, within(150L));
+            assertThat(live.get(1).from().ms()).isCloseTo(22_000, within(1100L));
+        }
+    }
+
+    @Test
+    void aBoxWithoutAClockChangesNothingAndSaysWhatToDo() throws Exception {
+        ClockMap map = ClockMap.of(List.of(Segment.live(0, 12_000, 0)));
+        try (FilmFile film = FilmFile.open(film(map))) {
+            assertThatExceptionOfType(FilmException.class)
+                    .isThrownBy(
+                            () -> MapFinder.of(film).box(new Box(5, 5, 60, 30)).find(x -> {}, () -> false))
+                    .withMessageContaining("No running clock")
+                    .withMessageContaining("clock 6:30");
+            assertThatExceptionOfType(FilmException.class)
+                    .isThrownBy(() -> MapFinder.of(film).box(CLOCK).find(x -> {}, () -> true))
+                    .withMessageContaining("cancelled");
+            assertThat(MapFinder.of(film).find(x -> {}, () -> false).readings()).isEmpty();
+        }
+    }
+
+    @Test
+    void changesOfShotStandOutFromMotion() {
+        double[] difference = new double[200];
+        for (int i = 0; i < 200; i++) {
+            difference[i] = 1.5 + Math.sin(i / 3.0);
+        }
+        difference[50] = 30;
+        difference[120] = 16;
+        difference[150] = 5;
+        assertThat(FilmScan.shots(difference)).containsExactly(50, 120);
+    }
+
+    /** Any typeface, counting either way, with film missing in the middle: the digits are learned from the running clock. */
+    @ParameterizedTest
+    @CsvSource({"SERIF_SEMIBOLD, true", "SERIF_SEMIBOLD, false", "SANS, true", "CONDENSED_MEDIUM, false"})
+    void aRunningClockNamesItsOwnDigits(Typeface face, boolean down) {
+        List<DigitBook.Shown> shown = new ArrayList<>();
+        List<Integer> truth = new ArrayList<>();
+        long ms = 0;
+        for (int i = 0; i < 95; i++) {
+            int at = i < 50 ? i : i + 40;
+            int seconds = down ? 300 - at : 25 + at;
+            String text = String.format(Locale.ROOT, "%d %02d", seconds / 60, seconds % 60);
+            shown.add(new DigitBook.Shown(ms, ms + 1000, Glyph.of(Lettering.picture(face, text))));
+            truth.add(seconds);
+            ms += 1000;
+        }
+        DigitBook book = DigitBook.learned(shown, null).orElseThrow();
+        assertThat(book.down()).isEqualTo(down);
+        for (int i = 0; i < shown.size(); i++) {
+            assertThat(book.read(shown.get(i).glyphs()).map(DigitBook.Value::seconds))
+                    .contains(truth.get(i));
+        }
+    }
+
+    @Test
+    void aClockThatStandsTeachesNothing() {
+        List<Glyph> glyphs = Glyph.of(Lettering.picture(Typeface.SANS, "4 32"));
+        assertThat(glyphs).hasSize(3);
+        List<DigitBook.Shown> shown = List.of(new DigitBook.Shown(0, 60_000, glyphs));
+        assertThat(DigitBook.learned(shown, null)).isEmpty();
+    }
+}
