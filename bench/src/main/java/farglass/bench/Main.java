@@ -35,8 +35,11 @@ public final class Main {
 
     public static void main(String[] args) throws Exception {
         String chosen = args.length == 0 ? "" : args[0];
-        if (!chosen.equals("WindowBench")) {
+        if (!chosen.equals("WindowBench") && !chosen.equals("KeystrokeBench")) {
             harness(chosen);
+        }
+        if (chosen.isEmpty() || chosen.equals("KeystrokeBench")) {
+            keystrokes();
         }
         if (chosen.isEmpty() || chosen.equals("WindowBench")) {
             window();
@@ -63,6 +66,22 @@ public final class Main {
             figures.put(name, new double[] {stats.getMean(), stats.getMin(), stats.getMax()});
         }
         figures.forEach((name, f) -> System.out.println(line(name, f, figures)));
+    }
+
+    private static void keystrokes() {
+        KeystrokeBench.Figures k = KeystrokeBench.run();
+        System.out.printf(
+                Locale.ROOT,
+                "%-28s median %.1f  mean %.2f  median/limit(6) %.2f  first choice right %.0f%%  among five %.0f%%"
+                        + "  (%d tags, %d that no phrase says)%n",
+                "KeystrokeBench.keysPerTag",
+                k.median(),
+                k.mean(),
+                k.median() / 6,
+                100 * k.first(),
+                100 * k.amongFive(),
+                k.tags(),
+                k.unsaid());
     }
 
     private static void window() throws Exception {

@@ -16,18 +16,29 @@ import java.util.Map;
 /**
  * What is likely to be tagged next in a position, learned from the library; where nothing was seen, from the lexicon's
  * graph. Immutable: {@link #of} counts once.
+ *
+ * <p>The score of an attempt is how often it was made from such a place in the library, times how much more often this
+ * athlete makes it than others would have from the same places (observed over expected, both with {@value #RESERVE} added),
+ * plus {@value #OWN_WEIGHT} for every time this athlete made it from this very place.
  */
 public final class LikelyNext {
-    /** How much more an athlete's own habit weighs than the library's. */
+    /** How much more an athlete's own habit in a place weighs than the library's. */
     private static final double OWN_WEIGHT = 3;
     /** Pseudo-count of a technique that the lexicon allows here but nobody has tried. */
     private static final double POSSIBLE = 0.05;
+    /** Added to observed and expected attempts, so that few attempts say little of an athlete's taste. */
+    private static final double RESERVE = 1.5;
 
+    private static final char SEPARATOR = '|';
     private static final List<String> LEFT_OUT = List.of("grip", "feint");
 
     private final Lexicon lexicon;
     private final Map<String, Map<String, Integer>> library = new HashMap<>();
     private final Map<String, Map<String, Integer>> own = new HashMap<>();
+    /** Attempts of each athlete by technique, and how many others would have made from the same places. */
+    private final Map<String, Map<String, Integer>> observed = new HashMap<>();
+
+    private final Map<String, Map<String, Double>> expected = new HashMap<>();
 
     private LikelyNext(Lexicon lexicon) {
         this.lexicon = lexicon;
@@ -44,6 +55,7 @@ public final class LikelyNext {
     public static LikelyNext of(List<MatchRecord> records, Lexicon lexicon) {
         LikelyNext model = new LikelyNext(lexicon);
         records.forEach(model::count);
+        model.expect();
         return model;
     }
 
@@ -57,11 +69,32 @@ public final class LikelyNext {
                         .reduce((x, y) -> y)
                         .ifPresent(s -> {
                             String key = key(s, a.by());
+                            String who = r.athlete(a.by()).id();
                             add(library, key, a.technique());
-                            add(own, r.athlete(a.by()).id() + "|" + key, a.technique());
+                            add(own, who + SEPARATOR + key, a.technique());
+                            add(observed, who, a.technique());
                         });
             }
         }
+    }
+
+    /** What each athlete would have tried with the library's habits, from the places where something was tried. */
+    private void expect() {
+        own.forEach((place, tried) -> {
+            String who = place.substring(0, place.indexOf(SEPARATOR));
+            String key = place.substring(place.indexOf(SEPARATOR) + 1);
+            int mine = tried.values().stream().mapToInt(Integer::intValue).sum();
+            Map<String, Integer> all = library.get(key);
+            double sum = all.values().stream().mapToInt(Integer::intValue).sum();
+            Map<String, Double> mineExpected = expected.computeIfAbsent(who, k -> new HashMap<>());
+            all.forEach((technique, n) -> mineExpected.merge(technique, mine * n / sum, Double::sum));
+        });
+    }
+
+    private double taste(String athlete, String technique) {
+        int seen = observed.getOrDefault(athlete, Map.of()).getOrDefault(technique, 0);
+        double due = expected.getOrDefault(athlete, Map.of()).getOrDefault(technique, 0.0);
+        return (seen + RESERVE) / (due + RESERVE);
     }
 
     private static void add(Map<String, Map<String, Integer>> counts, String key, String technique) {
@@ -70,7 +103,7 @@ public final class LikelyNext {
 
     private static String key(Span s, Corner by) {
         String role = s.guard() == by ? "guard" : s.holder() == by ? "holder" : s.holder() == null ? "any" : "under";
-        return s.place() + "|" + role;
+        return s.place() + " " + role;
     }
 
     /** The likeliest next attempts in {@code here}, best first, at most {@code limit}. */
@@ -83,7 +116,8 @@ public final class LikelyNext {
         for (Corner by : Corner.values()) {
             String key = key(here, by);
             Map<String, Integer> all = library.getOrDefault(key, Map.of());
-            Map<String, Integer> mine = own.getOrDefault(record.athlete(by).id() + "|" + key, Map.of());
+            String who = record.athlete(by).id();
+            Map<String, Integer> mine = own.getOrDefault(who + SEPARATOR + key, Map.of());
             boolean contested = here.holder() != null || here.guard() != null;
             for (Technique t : lexicon.startingIn(here.place())) {
                 int seen = all.getOrDefault(t.code(), 0);
@@ -91,7 +125,7 @@ public final class LikelyNext {
                 if (LEFT_OUT.contains(t.family()) || seen == 0 && !allowed) {
                     continue;
                 }
-                double score = POSSIBLE + seen + OWN_WEIGHT * mine.getOrDefault(t.code(), 0);
+                double score = (POSSIBLE + seen) * taste(who, t.code()) + OWN_WEIGHT * mine.getOrDefault(t.code(), 0);
                 total += score;
                 found.add(new Suggestion(by, t.code(), score, seen));
             }

@@ -192,6 +192,11 @@ final class Meaning {
         if (reached == null && outcome == Outcome.COMPLETED) {
             reached = 4;
         }
+        if (outcome == null && reached != null) {
+            int near = Words.NEAR_FROM.getOrDefault(technique.family(), Words.NEAR_FROM_OTHERS);
+            outcome = reached >= near ? Outcome.NEAR : Outcome.STUFFED;
+            inferred.add(outcome.code());
+        }
         if (p.outcome != null) {
             words.add(p.outcome.code());
         }

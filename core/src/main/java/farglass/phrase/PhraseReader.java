@@ -10,6 +10,7 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.regex.Matcher;
 
 /**
  * Reads phrases such as {@code b knee cut right near}: who, what, side, how far, where it ended, in any order after the
@@ -77,6 +78,10 @@ public final class PhraseReader {
     }
 
     private static boolean takeWord(String w, Parts p) {
+        Matcher both = Words.SIDE_AND_LEVEL.matcher(w);
+        if (both.matches()) {
+            return takeWord(both.group(1), p) && takeWord(both.group(2), p);
+        }
         if (Words.SIDES.containsKey(w)) {
             p.side = Words.SIDES.get(w);
             p.sides.add(p.side);

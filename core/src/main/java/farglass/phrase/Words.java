@@ -7,6 +7,7 @@ import farglass.match.RemarkKind;
 import farglass.match.Side;
 import java.util.List;
 import java.util.Map;
+import java.util.regex.Pattern;
 
 /** The fixed words of the phrase line; everything else comes from the lexicon. */
 final class Words {
@@ -21,6 +22,7 @@ final class Words {
             "stuffed", Outcome.STUFFED,
             "s", Outcome.STUFFED,
             "abandoned", Outcome.ABANDONED,
+            "x", Outcome.ABANDONED,
             "countered", Outcome.COUNTERED);
     static final Map<String, Cause> CAUSES =
             Map.of("forced", Cause.FORCED, "conceded", Cause.CONCEDED, "invited", Cause.INVITED, "free", Cause.FREE);
@@ -48,6 +50,13 @@ final class Words {
             "round", "round",
             "overtime", "overtime",
             "other", "other");
+    /** Side and level in one: {@code l2} is to the left, as far as the second rung. */
+    static final Pattern SIDE_AND_LEVEL = Pattern.compile("([lr])([1-4])");
+
+    /** An attempt that was not completed is near from this rung on, as it is where the rules give an advantage for it. */
+    static final Map<String, Integer> NEAR_FROM = Map.of("takedown", 2, "sweep", 2);
+
+    static final int NEAR_FROM_OTHERS = 3;
     static final List<String> COMMANDS = List.of("start", "stop", "resume", "end");
 
     private Words() {}

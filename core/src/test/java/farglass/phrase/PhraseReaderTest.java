@@ -68,11 +68,13 @@ class PhraseReaderTest {
     @CsvSource({
         "kc r n 2, knee-cut, RIGHT, NEAR, 2",
         "knee slice l stuffed, knee-cut, LEFT, STUFFED,",
-        "toreada 3, toreando, , , 3",
+        "toreada 3, toreando, , NEAR, 3",
+        "toreando l1, toreando, LEFT, STUFFED, 1",
+        "toreando r3 x, toreando, RIGHT, ABANDONED, 3",
         "bullfighter left ok, toreando, LEFT, COMPLETED, 4",
         "toureada right 4, toreando, RIGHT, COMPLETED, 4",
-        "knee cut right past knees, knee-cut, RIGHT, , 2",
-        "toreando past the hips left, toreando, LEFT, , 3",
+        "knee cut right past knees, knee-cut, RIGHT, STUFFED, 2",
+        "toreando past the hips left, toreando, LEFT, NEAR, 3",
         "leg drag countered, leg-drag, , COUNTERED,"
     })
     void aliasesShortFormsAndLaddersAreUnderstood(

@@ -3,6 +3,9 @@ package farglass.film;
 import farglass.time.FilmTime;
 import java.nio.ByteBuffer;
 import java.nio.file.Path;
+import java.util.ArrayDeque;
+import java.util.Deque;
+import java.util.List;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.locks.Condition;
 import java.util.concurrent.locks.ReentrantLock;
@@ -34,6 +37,11 @@ public final class Player implements AutoCloseable {
     private int wanted = -1;
     private long wantedMs = -1;
     private Loop loop;
+    /** Speeds at which a span under review is still to be played. */
+    private final Deque<Double> passes = new ArrayDeque<>();
+
+    private boolean reviewing;
+    private double speedBefore = 1;
     private long anchorNanos;
     private long anchorMs;
 
@@ -52,6 +60,9 @@ public final class Player implements AutoCloseable {
 
         /** Playing began or stopped. */
         void playing(boolean now);
+
+        /** The player changed its speed by itself, on the way through a {@link Player#review}. */
+        default void speed(double now) {}
 
         /** The film cannot be used, or not from here on. */
         void failed(String message);
@@ -128,6 +139,10 @@ public final class Player implements AutoCloseable {
     /** Stops and moves by whole frames, negative for back; several calls add up. */
     public void step(int frames) {
         change(() -> {
+            if (reviewing) {
+                endReview();
+                loop = null;
+            }
             setPlaying(false);
             int from = wanted >= 0 ? wanted : Math.max(0, current);
             wanted = from + frames;
@@ -141,12 +156,60 @@ public final class Player implements AutoCloseable {
     /** Plays a span again and again; null ends it. */
     public void loop(Loop span) {
         change(() -> {
+            endReview();
             loop = span;
             if (span != null) {
                 wantedMs = span.from().ms();
                 wanted = -1;
             }
         });
+    }
+
+    /**
+     * Plays a span once at each of the speeds, one after the other, then stops at its end with the speed it had before.
+     *
+     * @param speeds film seconds per second, each clipped to 1/8..4; at least one
+     */
+    public void review(Loop span, List<Double> speeds) {
+        change(() -> {
+            speedBefore = speed;
+            passes.clear();
+            passes.addAll(speeds);
+            loop = span;
+            wantedMs = span.from().ms();
+            wanted = -1;
+            nextPass();
+            setPlaying(true);
+        });
+    }
+
+    private void nextPass() {
+        speed = Math.max(SLOWEST, Math.min(FASTEST, passes.remove()));
+        reviewing = true;
+        screen.speed(speed);
+    }
+
+    /** The end of a looped span: from its beginning again, or, when a review is over, a stop. */
+    private void spanEnded() {
+        if (!reviewing) {
+            wantedMs = loop.from().ms();
+        } else if (!passes.isEmpty()) {
+            nextPass();
+            wantedMs = loop.from().ms();
+        } else {
+            endReview();
+            loop = null;
+            setPlaying(false);
+        }
+    }
+
+    private void endReview() {
+        if (reviewing) {
+            reviewing = false;
+            passes.clear();
+            speed = speedBefore;
+            screen.speed(speed);
+        }
     }
 
     private int clip(int frame) {
@@ -243,7 +306,7 @@ public final class Player implements AutoCloseable {
     private int dueFrame(FilmFile opened) throws InterruptedException {
         long filmMs = anchorMs + (long) ((nanos.getAsLong() - anchorNanos) * speed / NANOS_PER_MS);
         if (loop != null && filmMs >= loop.to().ms()) {
-            wantedMs = loop.from().ms();
+            spanEnded();
             return -1;
         }
         int frame = opened.frameAt(FilmTime.ofMs(filmMs));
@@ -252,7 +315,7 @@ public final class Player implements AutoCloseable {
         }
         if (current >= info.frames() - 1) {
             if (loop != null) {
-                wantedMs = loop.from().ms();
+                spanEnded();
             } else {
                 setPlaying(false);
             }

@@ -50,6 +50,11 @@ class PlayerTest {
         }
 
         @Override
+        public void speed(double now) {
+            events.add("speed " + now);
+        }
+
+        @Override
         public void failed(String message) {
             events.add(message);
         }
@@ -163,6 +168,29 @@ class PlayerTest {
             seen.add(n);
         }
         assertThat(seen).containsExactly(30, 30, 30);
+    }
+
+    @Test
+    void aReviewPlaysTwiceSlowlyThenOnceAndStopsAtTheOldSpeed() throws Exception {
+        player.speed(2);
+        player.review(new Player.Loop(FilmTime.ofMs(1000), FilmTime.ofMs(2000)), List.of(0.5, 0.5, 1.0));
+        for (double seconds : new double[] {2, 2, 1}) {
+            assertThat(shown.next()).as("a pass begins").isEqualTo(30);
+            nanos.addAndGet((long) (seconds * 0.97 * 1e9));
+            player.play();
+            int n = shown.next();
+            while (n < 59) {
+                n = shown.next();
+            }
+            assertThat(n).isEqualTo(59);
+            nanos.addAndGet((long) (seconds * 0.1 * 1e9));
+            player.play();
+        }
+        List<String> events = new ArrayList<>();
+        while (!events.contains("stopped")) {
+            events.add(shown.events.poll(20, TimeUnit.SECONDS));
+        }
+        assertThat(events).containsExactly("speed 0.5", "playing", "speed 0.5", "speed 1.0", "speed 2.0", "stopped");
     }
 
     @Test

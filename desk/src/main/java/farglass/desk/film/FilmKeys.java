@@ -33,8 +33,40 @@ final class FilmKeys {
                         "keys.slower",
                         idle,
                         () -> station.film().speed(station.film().speed().get() / 2))
-                .on("Ctrl+L", "keys.loop", () -> station.loop(true))
-                .on("Ctrl+Shift+L", "keys.loop.end", () -> station.loop(false))
+                .on("Comma", "keys.three.previous", idle, () -> player(p -> p.jump(-3000)))
+                .on("Period", "keys.three.next", idle, () -> player(p -> p.jump(3000)))
+                .on("Ctrl+L", "keys.loop", () -> station.looping().here())
+                .on("Ctrl+Shift+L", "keys.loop.end", () -> station.looping().end())
+                .on(
+                        "Open_Bracket",
+                        "keys.loop.from",
+                        idle,
+                        () -> station.looping().beginHere())
+                .on(
+                        "Close_Bracket",
+                        "keys.loop.to",
+                        idle,
+                        () -> station.looping().endHere())
+                .on(
+                        "Shift+Open_Bracket",
+                        "keys.loop.from.earlier",
+                        idle,
+                        () -> station.looping().moveBegin(-1))
+                .on(
+                        "Ctrl+Open_Bracket",
+                        "keys.loop.from.later",
+                        () -> station.looping().moveBegin(1))
+                .on(
+                        "Shift+Close_Bracket",
+                        "keys.loop.to.later",
+                        idle,
+                        () -> station.looping().moveEnd(1))
+                .on(
+                        "Ctrl+Close_Bracket",
+                        "keys.loop.to.earlier",
+                        () -> station.looping().moveEnd(-1))
+                .on("Slash", "keys.review", idle, () -> station.looping().review())
+                .on("Equals", "keys.stopwatch", idle, station::stopwatch)
                 .on("F2", "keys.sync.start", () -> station.sync(MatchTime.ZERO))
                 .on(
                         "F4",

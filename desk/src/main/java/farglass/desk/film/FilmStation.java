@@ -50,6 +50,7 @@ public final class FilmStation implements Station, Keys.Bound {
     private final RecordList list;
     private final PhraseLine phrase;
     private final FilmChoice choice;
+    private final Looping looping = new Looping(film);
     private ClockFinder clockFinder;
     private final TagEdits edits;
     private final Keys keys;
@@ -183,6 +184,7 @@ public final class FilmStation implements Station, Keys.Bound {
         if (other || !java.util.Objects.equals(file, shownFile)) {
             shownMatch = r.id();
             shownFile = file;
+            looping.forget();
             openFilm(r);
         }
         int selected = Math.min(edits.selected(), r.tags().size() - 1);
@@ -333,7 +335,28 @@ public final class FilmStation implements Station, Keys.Bound {
         String speed = String.format(Locale.ROOT, "%.3f", film.speed().get()).replaceAll("\\.?0+$", "");
         chip.setVisible(true);
         chip.setText(Words.of(
-                "film.chip", kind, speed, m.frame(), Clock.tenths(m.time().ms())));
+                        "film.chip",
+                        kind,
+                        speed,
+                        m.frame(),
+                        Clock.tenths(m.time().ms()))
+                + elapsed(r, m.time()));
+    }
+
+    /** Film and match time since the stopwatch was started. */
+    private String elapsed(MatchRecord r, FilmTime now) {
+        FilmTime since = looping.watched();
+        if (since == null) {
+            return "";
+        }
+        Optional<MatchTime> a = r.clock().matchTime(since);
+        Optional<MatchTime> b = r.clock().matchTime(now);
+        String match = a.isEmpty() || b.isEmpty() ? "?" : signed(b.get().since(a.get()));
+        return Words.of("film.watch", signed(now.ms() - since.ms()), match);
+    }
+
+    private static String signed(long ms) {
+        return String.format(Locale.ROOT, "%+.2f s", ms / 1000.0);
     }
 
     /** Goes to a match moment: on the film when it shows it, else on the tide line alone. */
@@ -437,21 +460,14 @@ public final class FilmStation implements Station, Keys.Bound {
         });
     }
 
-    /** Loops two seconds round the moment on screen, or ends the loop. */
-    void loop(boolean on) {
-        FilmView.Moment m = film.moment().get();
-        if (film.player() == null || m == null) {
-            return;
-        }
-        film.player()
-                .loop(
-                        on
-                                ? new farglass.film.Player.Loop(
-                                        m.time().plus(-1000), m.time().plus(1000))
-                                : null);
-        if (on) {
-            film.player().play();
-        }
+    Looping looping() {
+        return looping;
+    }
+
+    /** Starts the stopwatch at this frame, or puts it away. */
+    void stopwatch() {
+        looping.stopwatch();
+        chip();
     }
 
     /** Frees the film when the window closes. */

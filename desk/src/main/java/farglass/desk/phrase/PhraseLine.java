@@ -36,6 +36,7 @@ import javafx.scene.shape.Rectangle;
  */
 public final class PhraseLine extends VBox {
     private static final int LIKELY = 5;
+    private static final String COMMAND_SIGNS = " ,./[]{}=";
 
     private final TextField field = new TextField();
     private final Label stamp = Ui.label("", "phrase-stamp");
@@ -116,7 +117,8 @@ public final class PhraseLine extends VBox {
             if (n < likely.size()) {
                 choose(likely.get(n));
             }
-        } else if (isEmpty() && e.getCharacter().equals(" ")) {
+        } else if (isEmpty() && COMMAND_SIGNS.contains(e.getCharacter())) {
+            // these were keys of the film, no phrase begins with them
             e.consume();
         }
     }

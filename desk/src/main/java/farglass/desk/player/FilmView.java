@@ -204,6 +204,11 @@ public final class FilmView extends StackPane {
         }
 
         @Override
+        public void speed(double now) {
+            later(() -> speed.set(now));
+        }
+
+        @Override
         public void failed(String text) {
             later(() -> {
                 message.setText(text);
