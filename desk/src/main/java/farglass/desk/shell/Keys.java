@@ -8,11 +8,17 @@ import javafx.scene.input.KeyCombination;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
+import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 
 /** Key bindings of a station: the table that is obeyed is the table that the key sheet shows. */
 public final class Keys {
+    private static final int COLUMNS = 3;
+    private static final double COLUMN = 345;
+    private static final double COLUMN_GAP = 14;
+    private static final double ROW = 22;
+    private static final double ROW_GAP = 6;
     private final List<Binding> bindings = new ArrayList<>();
 
     /** A station with keys of its own. */
@@ -49,20 +55,27 @@ public final class Keys {
 
     public List<Line> lines() {
         return bindings.stream()
-                .map(b -> new Line(b.keys().getDisplayText(), b.does()))
+                .map(b -> new Line(shown(b.keys().getDisplayText()), b.does()))
                 .toList();
     }
 
+    /** Keys as they are printed on the keyboard. */
+    private static String shown(String keys) {
+        return keys.replace("Open_Bracket", "[").replace("Close_Bracket", "]").replace('_', ' ');
+    }
+
     static Node sheet(List<Line> lines, Runnable close) {
-        FlowPane table = new FlowPane(javafx.geometry.Orientation.VERTICAL, 36, 8);
-        table.setPrefWrapLength(400);
+        FlowPane table = new FlowPane(javafx.geometry.Orientation.VERTICAL, COLUMN_GAP, ROW_GAP);
+        int rows = (lines.size() + COLUMNS - 1) / COLUMNS;
+        table.setPrefWrapLength(rows * (ROW + ROW_GAP));
         for (Line l : lines) {
             HBox row = new HBox(12, Ui.label(l.keys(), "key"), Ui.label(l.does(), "body"));
-            row.setPrefWidth(420);
+            row.setPrefSize(COLUMN, ROW);
+            row.setMinHeight(ROW);
             table.getChildren().add(row);
         }
         VBox sheet = Ui.sheet(Words.of("keys.title"), Ui.button(Words.of("notice.close"), close, "quiet"), table);
-        sheet.setMaxSize(960, 520);
+        sheet.setMaxSize(Region.USE_PREF_SIZE, Region.USE_PREF_SIZE);
         sheet.getStyleClass().add("floating");
         return new StackPane(sheet);
     }

@@ -6,6 +6,7 @@ import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
+import javafx.scene.layout.Region;
 import javafx.util.Duration;
 
 /** The line that says what happened, what was kept and what to do. Problems stay until they are put away. */
@@ -19,6 +20,7 @@ public final class Notices {
         bar.setId("notice");
         bar.getStyleClass().add("notice");
         bar.setAlignment(Pos.CENTER_LEFT);
+        bar.setMaxHeight(Region.USE_PREF_SIZE);
         text.setMaxWidth(1000);
         fade.setOnFinished(e -> clear());
         clear();

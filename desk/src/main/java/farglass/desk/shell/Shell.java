@@ -8,6 +8,7 @@ import java.util.ArrayList;
 import java.util.List;
 import javafx.beans.binding.Bindings;
 import javafx.geometry.Insets;
+import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.Parent;
 import javafx.scene.control.Button;
@@ -44,7 +45,10 @@ public final class Shell {
         Ui.grow(spring);
         rail.getChildren().addAll(spring, longWork(), keyHint());
         page.setPadding(new Insets(14, 20, 14, 20));
-        VBox middle = new VBox(Ui.grow(page), desk.notices().view());
+        // laid over the head of the page, so that nothing moves under the hand when a notice comes
+        Node notice = desk.notices().view();
+        StackPane.setAlignment(notice, Pos.TOP_CENTER);
+        StackPane middle = new StackPane(page, notice);
         root.setLeft(rail);
         root.setCenter(middle);
         root.addEventFilter(KeyEvent.KEY_PRESSED, this::keyPressed);
