@@ -4,6 +4,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Collection;
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import org.openjdk.jmh.results.RunResult;
@@ -35,8 +36,11 @@ public final class Main {
 
     public static void main(String[] args) throws Exception {
         String chosen = args.length == 0 ? "" : args[0];
-        if (!chosen.equals("WindowBench") && !chosen.equals("KeystrokeBench")) {
+        if (!List.of("WindowBench", "KeystrokeBench", "ScrubBench").contains(chosen)) {
             harness(chosen);
+        }
+        if (chosen.isEmpty() || chosen.equals("ScrubBench")) {
+            new ScrubBench().run(Files.createTempDirectory("farglass-bench"));
         }
         if (chosen.isEmpty() || chosen.equals("KeystrokeBench")) {
             keystrokes();

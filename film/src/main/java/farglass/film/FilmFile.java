@@ -33,10 +33,11 @@ import org.bytedeco.javacpp.PointerPointer;
  * back is answered from memory and a long group of pictures is decoded again only once per window.
  */
 public final class FilmFile implements AutoCloseable {
-    /** Bytes of decoded pictures kept: about 38 frames of 1920x1080, a whole group of pictures at 640x360. */
-    private static final long WINDOW_BYTES = 120L * 1024 * 1024;
+    /** Bytes of decoded pictures kept: about 61 frames of 1920x1080, a whole group of pictures at 640x360. */
+    private static final long WINDOW_BYTES = 190L * 1024 * 1024;
 
     private static final long TRUNCATED_MS = 1500;
+    private static final int NEAR_FRAMES = 12;
     private static final BooleanSupplier NEVER = () -> false;
 
     private final Path path;
@@ -47,6 +48,7 @@ public final class FilmFile implements AutoCloseable {
     private final int windowFrames;
     private final PictureConverter converter = new PictureConverter();
     private int next = -1;
+    private BooleanSupplier interrupt = NEVER;
 
     private FilmFile(Path path, FrameSource source, FrameIndex index, FilmInfo info) {
         this.path = path;
@@ -109,7 +111,38 @@ public final class FilmFile implements AutoCloseable {
      * @throws FilmException when this place of the film is damaged
      */
     public void picture(int frame, ByteBuffer target) throws FilmException {
-        converter.convert(frame(frame), target);
+        picture(frame, target, info.width(), info.height());
+    }
+
+    /** Draws a frame brought to another size. */
+    public void picture(int frame, ByteBuffer target, int width, int height) throws FilmException {
+        converter.convert(frame(frame), target, width, height);
+    }
+
+    /**
+     * Draws a frame unless something newer is wanted before it has been decoded.
+     *
+     * @param newer asked after every decoded frame; when true, decoding stops where it is
+     * @return whether the frame was drawn
+     */
+    public boolean picture(int frame, ByteBuffer target, BooleanSupplier newer) throws FilmException {
+        interrupt = newer;
+        try {
+            AVFrame found = frame(frame);
+            if (found != null) {
+                converter.convert(found, target, info.width(), info.height());
+            }
+            return found != null;
+        } finally {
+            interrupt = NEVER;
+        }
+    }
+
+    /** Whether a frame can be had at once: it is in memory, or a few frames ahead of the decoder. */
+    public boolean near(int frame) {
+        return window.containsKey(frame)
+                || next >= 0 && frame >= next && frame - next <= NEAR_FRAMES
+                || frame - index.keyBefore(frame) <= NEAR_FRAMES;
     }
 
     /**
@@ -140,7 +173,7 @@ public final class FilmFile implements AutoCloseable {
             return seekAndDecode(n, key);
         }
         AVFrame found = decodeTo(n, false);
-        return found != null ? found : seekAndDecode(n, key);
+        return found != null || interrupt.getAsBoolean() ? found : seekAndDecode(n, key);
     }
 
     private AVFrame seekAndDecode(int n, int from) throws FilmException {
@@ -149,7 +182,7 @@ public final class FilmFile implements AutoCloseable {
             source.seek(index.pts(key));
             next = -1;
             AVFrame found = decodeTo(n, key == 0);
-            if (found != null) {
+            if (found != null || interrupt.getAsBoolean()) {
                 return found;
             }
             if (key == 0) {
@@ -179,6 +212,9 @@ public final class FilmFile implements AutoCloseable {
             first = false;
             next = number + 1;
             keep(number, f);
+            if (number < n && interrupt.getAsBoolean()) {
+                return null;
+            }
             if (number >= n) {
                 AVFrame shown = window.get(number);
                 if (number > n) {

@@ -18,19 +18,28 @@ final class PictureConverter implements AutoCloseable {
     private int width;
     private int height;
     private int format = -1;
+    private int outWidth;
+    private int outHeight;
 
-    void convert(AVFrame frame, ByteBuffer target) throws FilmException {
-        if (frame.width() != width || frame.height() != height || frame.format() != format) {
+    /**
+     * @param toWidth width of the picture to draw, pixels
+     * @param toHeight its height
+     */
+    void convert(AVFrame frame, ByteBuffer target, int toWidth, int toHeight) throws FilmException {
+        boolean known = frame.width() == width && frame.height() == height && frame.format() == format;
+        if (!known || toWidth != outWidth || toHeight != outHeight) {
             close();
             width = frame.width();
             height = frame.height();
             format = frame.format();
+            outWidth = toWidth;
+            outHeight = toHeight;
             context = sws_getContext(
                     width,
                     height,
                     format,
-                    width,
-                    height,
+                    toWidth,
+                    toHeight,
                     AV_PIX_FMT_BGRA,
                     SWS_BILINEAR,
                     (SwsFilter) null,
@@ -40,12 +49,12 @@ final class PictureConverter implements AutoCloseable {
         if (context == null) {
             throw new FilmException("The picture format of this film cannot be shown.");
         }
-        if (target.capacity() < 4 * width * height) {
+        if (target.capacity() < 4 * toWidth * toHeight) {
             throw new IllegalArgumentException(
-                    "target (" + target.capacity() + " bytes) must hold " + 4 * width * height);
+                    "target (" + target.capacity() + " bytes) must hold " + 4 * toWidth * toHeight);
         }
         try (PointerPointer<BytePointer> planes = new PointerPointer<>(1);
-                IntPointer strides = new IntPointer(new int[] {4 * width})) {
+                IntPointer strides = new IntPointer(new int[] {4 * toWidth})) {
             planes.put(0, new BytePointer(target));
             sws_scale(context, frame.data(), frame.linesize(), 0, height, planes, strides);
         }

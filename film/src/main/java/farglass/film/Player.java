@@ -31,6 +31,7 @@ public final class Player implements AutoCloseable {
     private FilmInfo info;
     private FilmFile film;
     private volatile boolean closed;
+    private volatile Quick quick = Quick.NONE;
     private boolean playing;
     private double speed = 1;
     private int current = -1;
@@ -250,7 +251,9 @@ public final class Player implements AutoCloseable {
                 lock.unlock();
             }
             showFrames(opened, buffers);
+            quick.close();
         } catch (FilmException e) {
+            quick.close();
             if (!closed) {
                 screen.failed(e.getMessage());
             }
@@ -262,10 +265,45 @@ public final class Player implements AutoCloseable {
     private void showFrames(FilmFile opened, ByteBuffer[] buffers) throws FilmException, InterruptedException {
         int buffer = 0;
         for (int frame = nextFrame(opened); frame >= 0; frame = nextFrame(opened)) {
-            opened.picture(frame, buffers[buffer]);
-            screen.show(buffer, buffers[buffer], frame, opened.timeOf(frame));
-            buffer = (buffer + 1) % BUFFERS;
+            if (!opened.near(frame) && quick.draw(opened.timeOf(frame).ms(), buffers[buffer])) {
+                screen.show(buffer, buffers[buffer], frame, opened.timeOf(frame));
+                buffer = (buffer + 1) % BUFFERS;
+            }
+            if (opened.picture(frame, buffers[buffer], this::newerWanted)) {
+                screen.show(buffer, buffers[buffer], frame, opened.timeOf(frame));
+                buffer = (buffer + 1) % BUFFERS;
+            }
         }
+    }
+
+    /** Whether another place has been asked for since, so that this one need not be decoded to the end. */
+    private boolean newerWanted() {
+        lock.lock();
+        try {
+            return closed || wantedMs >= 0;
+        } finally {
+            lock.unlock();
+        }
+    }
+
+    /** Pictures that can be had at once, shown while the film itself is still being decoded. */
+    public interface Quick {
+        Quick NONE = (ms, target) -> false;
+
+        /**
+         * Draws the picture at a film moment in the film's own size. Called on the player's thread.
+         *
+         * @return false when there is none
+         */
+        boolean draw(long filmMs, ByteBuffer bgra);
+
+        /** Frees what it holds. Called on the player's thread when the player closes. */
+        default void close() {}
+    }
+
+    /** Sets where quick pictures come from; may be called at any time. */
+    public void quick(Quick pictures) {
+        quick = pictures;
     }
 
     /** Waits until a frame is due and says which; -1 when the player is closed. */

@@ -79,6 +79,12 @@ public final class FilmStation implements Station, Keys.Bound {
         film.moment().addListener((o, was, is) -> moved());
         film.playing().addListener((o, was, is) -> chip());
         film.speed().addListener((o, was, is) -> chip());
+        QuickCopy copy = new QuickCopy(desk, film);
+        film.info().addListener((o, was, is) -> {
+            if (is != null && record() != null && !record().films().isEmpty()) {
+                copy.opened(desk.filmPath(record()), is);
+            }
+        });
         film.onProblem(m -> desk.notices().problem(m));
         phrase.model(desk.likely().get());
         show(desk.openRecord().get());

@@ -1,0 +1,58 @@
+package farglass.desk.film;
+
+import farglass.desk.player.FilmView;
+import farglass.desk.shell.Desk;
+import farglass.desk.shell.Words;
+import farglass.film.FilmException;
+import farglass.film.FilmInfo;
+import farglass.film.Player;
+import farglass.film.proxy.Proxy;
+import farglass.film.proxy.ProxyReader;
+import farglass.film.proxy.ProxyStore;
+import java.nio.ByteBuffer;
+import java.nio.file.Path;
+
+/** Gives a film that is slow to jump about in its quick copy, making it in the background when it is not there. */
+final class QuickCopy {
+    private static final long LIMIT_BYTES = 2L * 1024 * 1024 * 1024;
+    private final Desk desk;
+    private final FilmView film;
+    private final ProxyStore store;
+
+    QuickCopy(Desk desk, FilmView film) {
+        this.desk = desk;
+        this.film = film;
+        this.store = new ProxyStore(desk.library().folder().resolve("proxies"), LIMIT_BYTES);
+    }
+
+    /** The film has been opened. */
+    void opened(Path path, FilmInfo info) {
+        if (!ProxyStore.wanted(info) || film.player() == null) {
+            return;
+        }
+        Proxy proxy = store.of(path, info);
+        film.player().quick(new Pictures(new ProxyReader(proxy)));
+        if (proxy.made() < 1) {
+            desk.background().longWork(Words.of("film.copying"), (progress, cancelled) -> {
+                try {
+                    proxy.make(progress, cancelled);
+                    store.tidy(proxy);
+                } catch (FilmException e) {
+                    desk.notices().problem(e.getMessage());
+                }
+            });
+        }
+    }
+
+    private record Pictures(ProxyReader reader) implements Player.Quick {
+        @Override
+        public boolean draw(long filmMs, ByteBuffer bgra) {
+            return reader.picture(filmMs, bgra);
+        }
+
+        @Override
+        public void close() {
+            reader.close();
+        }
+    }
+}
