@@ -3,18 +3,14 @@ package farglass.cli;
 import farglass.film.Box;
 import farglass.film.FilmException;
 import farglass.film.FilmFile;
-import farglass.film.FilmInfo;
 import farglass.film.map.ClockReading;
 import farglass.film.map.MapFinder;
 import farglass.film.map.Proposal;
+import farglass.film.reel.Still;
 import farglass.time.Clock;
 import farglass.time.FilmTime;
 import farglass.time.Segment;
-import java.awt.image.BufferedImage;
 import java.io.IOException;
-import java.nio.ByteBuffer;
-import java.nio.ByteOrder;
-import java.nio.IntBuffer;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
@@ -56,11 +52,7 @@ final class FilmCommand {
         }
         try (FilmFile film = FilmFile.open(path)) {
             int frame = film.frameAt(FilmTime.ofMs(ms));
-            FilmInfo info = film.info();
-            ByteBuffer pixels =
-                    ByteBuffer.allocateDirect(4 * info.width() * info.height()).order(ByteOrder.LITTLE_ENDIAN);
-            film.picture(frame, pixels);
-            ImageIO.write(image(pixels.asIntBuffer(), info), "png", out.toFile());
+            ImageIO.write(Still.of(film, frame), "png", out.toFile());
             Map<String, Object> done = new LinkedHashMap<>();
             done.put("frame", frame);
             done.put("ms", film.timeOf(frame).ms());
@@ -142,15 +134,5 @@ final class FilmCommand {
         m.put("clock", r.clock() == null ? null : Clock.seconds(r.clock() * 1000L));
         m.put("confidence", r.confidence());
         return m;
-    }
-
-    private static BufferedImage image(IntBuffer pixels, FilmInfo info) {
-        BufferedImage image = new BufferedImage(info.width(), info.height(), BufferedImage.TYPE_INT_RGB);
-        int[] row = new int[info.width()];
-        for (int y = 0; y < info.height(); y++) {
-            pixels.get(row);
-            image.setRGB(0, y, info.width(), 1, row, 0, info.width());
-        }
-        return image;
     }
 }

@@ -36,6 +36,7 @@ final class Meaning {
     }
 
     Reading reading() {
+        p.slips.forEach(slip -> inferred.add("read " + slip.replace(": ", " as ")));
         if (p.command != null) {
             return command();
         }
@@ -93,7 +94,14 @@ final class Meaning {
             return missing("write the remark");
         }
         words.add(p.text);
-        return done(new Tag.Remark(t, p.remark, p.who, "seen", p.text, null, null, java.util.Map.of(), info));
+        if (p.instead != null) {
+            words.add("instead: " + p.instead);
+        }
+        if (p.punished != null) {
+            words.add(p.punished ? "punished" : "went free");
+        }
+        return done(
+                new Tag.Remark(t, p.remark, p.who, "seen", p.text, p.instead, p.punished, java.util.Map.of(), info));
     }
 
     private Reading call() {
@@ -176,7 +184,9 @@ final class Meaning {
             return missing("who? a or b");
         }
         words.add(name(by));
-        if (!p.sides.isEmpty()) {
+        if (p.sides.contains(Side.NOT_VISIBLE)) {
+            words.add("side not visible");
+        } else if (!p.sides.isEmpty()) {
             words.add("to own "
                     + String.join(", ", p.sides.stream().map(Side::code).toList()));
         }
@@ -219,6 +229,9 @@ final class Meaning {
             words.add("to " + target.name());
         }
         List<Side> sides = p.sides;
+        if (p.answer != null) {
+            words.add("answered by " + p.answer.replace('-', ' '));
+        }
         Tag.Action action = new Tag.Action(
                 t,
                 by,
@@ -229,7 +242,7 @@ final class Meaning {
                 reached,
                 target == null ? null : target.code(),
                 null,
-                null,
+                p.answer,
                 null,
                 java.util.Map.of(),
                 null,

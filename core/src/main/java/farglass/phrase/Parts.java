@@ -25,6 +25,12 @@ final class Parts {
     CallKind call;
     RemarkKind remark;
     String text;
+    String instead;
+    Boolean punished;
+    String answer;
+    /** What a slip of the fingers was taken for, as "typed: meant". */
+    List<String> slips = new ArrayList<>();
+
     String command;
     String reason;
     boolean unsure;

@@ -31,16 +31,33 @@ public final class PhraseReader {
         if (text.isEmpty()) {
             return new Reading(List.of(), List.of(), List.of(), "", List.of());
         }
-        Parts parts = new Parts();
         String[] words = text.split("\\s+");
-        for (int i = 0; i < words.length; ) {
-            int used = take(words, i, parts, context);
+        Parts exact = new Parts();
+        int stopped = takeAll(words, exact, context, false);
+        if (stopped == words.length) {
+            return new Meaning(exact, context, lexicon).reading();
+        }
+        // a mistyped term may begin with a word that is a term of its own: slips first, then
+        Parts forgiven = new Parts();
+        return takeAll(words, forgiven, context, true) == words.length
+                ? new Meaning(forgiven, context, lexicon).reading()
+                : unknown(words, stopped);
+    }
+
+    /** Takes words until one is not understood; gives the number taken. */
+    private int takeAll(String[] words, Parts p, Context context, boolean forgiving) {
+        int i = 0;
+        while (i < words.length) {
+            int used = forgiving ? takeSlip(words, i, p) : 0;
             if (used == 0) {
-                return unknown(words, i);
+                used = take(words, i, p, context);
+            }
+            if (used == 0) {
+                return i;
             }
             i += used;
         }
-        return new Meaning(parts, context, lexicon).reading();
+        return i;
     }
 
     private int take(String[] words, int i, Parts p, Context context) {
@@ -52,6 +69,9 @@ public final class PhraseReader {
         if (w.equals("to") && p.term != null) {
             p.expectTarget = true;
             return 1;
+        }
+        if (w.equals(Words.ANSWER) && p.term != null) {
+            return takeAnswer(words, i, p);
         }
         int used = takeRung(words, i, p);
         if (used == 0) {
@@ -68,13 +88,62 @@ public final class PhraseReader {
         return takeWord(w, p) ? 1 : 0;
     }
 
+    /** A term mistyped by one slip, two in long words, when no other term is as near and nothing begins like it. */
+    private int takeSlip(String[] words, int i, Parts p) {
+        for (int n = Math.min(LONGEST_ALIAS, words.length - i); n > 0; n--) {
+            String typed = Lexicon.normal(String.join(" ", Arrays.copyOfRange(words, i, i + n)));
+            Optional<String> meant =
+                    typed.length() < Slip.SHORTEST ? Optional.empty() : Slip.meant(typed, lexicon.words());
+            if (meant.isPresent()) {
+                String[] corrected = meant.get().split(" ");
+                Parts trial = new Parts();
+                trial.term = p.term;
+                trial.expectTarget = p.expectTarget;
+                if (takeTerm(corrected, 0, trial) == corrected.length) {
+                    p.term = trial.term;
+                    p.target = trial.target == null ? p.target : trial.target;
+                    p.expectTarget = trial.expectTarget;
+                    p.slips.add(typed + ": " + meant.get());
+                    return n;
+                }
+            }
+        }
+        return 0;
+    }
+
     private void takeText(String[] words, int from, Parts p, Context context) {
         int start = from;
         if (p.who == null && start < words.length && corner(words[start].toLowerCase(Locale.ROOT), context) != null) {
             p.who = corner(words[start].toLowerCase(Locale.ROOT), context);
             start++;
         }
-        p.text = String.join(" ", Arrays.copyOfRange(words, start, words.length));
+        int end = words.length;
+        if (end > start && Words.PUNISHED.containsKey(words[end - 1].toLowerCase(Locale.ROOT))) {
+            end--;
+            p.punished = Words.PUNISHED.get(words[end].toLowerCase(Locale.ROOT));
+        }
+        int instead = end;
+        for (int i = start; i < end; i++) {
+            if (words[i].equalsIgnoreCase(Words.INSTEAD)) {
+                instead = i;
+                p.instead = String.join(" ", Arrays.copyOfRange(words, i + 1, end));
+                break;
+            }
+        }
+        p.text = String.join(" ", Arrays.copyOfRange(words, start, instead));
+    }
+
+    /** {@code answer grip strip}: what the other did. */
+    private int takeAnswer(String[] words, int i, Parts p) {
+        for (int n = Math.min(LONGEST_ALIAS, words.length - i - 1); n > 0; n--) {
+            String code = String.join("-", Arrays.copyOfRange(words, i + 1, i + 1 + n))
+                    .toLowerCase(Locale.ROOT);
+            if (lexicon.answers().contains(code)) {
+                p.answer = code;
+                return n + 1;
+            }
+        }
+        return 0;
     }
 
     private static boolean takeWord(String w, Parts p) {

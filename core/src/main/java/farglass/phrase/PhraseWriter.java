@@ -17,7 +17,7 @@ public final class PhraseWriter {
         if (tag instanceof Tag.Action a) {
             w.add(a.by().code());
             w.add(Lexicon.normal(lexicon.techniqueName(a.technique())));
-            a.sides().stream().filter(s -> s != Side.NOT_VISIBLE).forEach(s -> w.add(s.code()));
+            a.sides().forEach(s -> w.add(s == Side.NOT_VISIBLE ? "hidden" : s.code()));
             if (a.outcome() != null) {
                 w.add(a.outcome().code());
             }
@@ -26,6 +26,9 @@ public final class PhraseWriter {
             }
             if (a.to() != null && lexicon.position(a.to()).isPresent()) {
                 w.add("to " + Lexicon.normal(lexicon.positionName(a.to())));
+            }
+            if (a.answer() != null && lexicon.answers().contains(a.answer())) {
+                w.add("answer " + a.answer().replace('-', ' '));
             }
         } else if (tag instanceof Tag.Position p) {
             boolean guard = lexicon.position(p.position())
@@ -63,6 +66,12 @@ public final class PhraseWriter {
                 w.add(r.by().code());
             }
             w.add(r.text() == null ? "" : r.text());
+            if (r.instead() instanceof String instead) {
+                w.add("instead " + instead);
+            }
+            if (r.punished() != null) {
+                w.add(r.punished() ? "punished" : "unpunished");
+            }
         } else {
             w.add(tag.type());
         }

@@ -11,8 +11,24 @@ import java.util.regex.Pattern;
 
 /** The fixed words of the phrase line; everything else comes from the lexicon. */
 final class Words {
-    static final Map<String, Side> SIDES =
-            Map.of("left", Side.LEFT, "l", Side.LEFT, "right", Side.RIGHT, "r", Side.RIGHT, "both", Side.BOTH);
+    static final Map<String, Side> SIDES = Map.of(
+            "left",
+            Side.LEFT,
+            "l",
+            Side.LEFT,
+            "right",
+            Side.RIGHT,
+            "r",
+            Side.RIGHT,
+            "both",
+            Side.BOTH,
+            "hidden",
+            Side.NOT_VISIBLE);
+    /** What a remark may end in; says whether the fault was punished. */
+    static final Map<String, Boolean> PUNISHED = Map.of("punished", true, "unpunished", false);
+
+    static final String INSTEAD = "instead";
+    static final String ANSWER = "answer";
     static final Map<String, Outcome> OUTCOMES = Map.of(
             "completed", Outcome.COMPLETED,
             "done", Outcome.COMPLETED,

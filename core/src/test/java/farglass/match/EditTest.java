@@ -2,6 +2,7 @@ package farglass.match;
 
 import static farglass.match.Records.at;
 import static farglass.match.Records.end;
+import static farglass.match.Records.guard;
 import static farglass.match.Records.held;
 import static farglass.match.Records.note;
 import static farglass.match.Records.s;
@@ -132,5 +133,20 @@ class EditTest {
         assertThatThrownBy(() -> Tag.Action.of(s(2), Corner.A, "x").result(null, 1, null, s(1)))
                 .hasMessageContaining("must not come before t");
         assertThatThrownBy(() -> TagInfo.NONE.confidence(1.2)).hasMessageContaining("must lie in 0..1");
+    }
+
+    @Test
+    void oneKeyChangesAreTheirOwnInverse() {
+        Tag.Action a = tries(5, Corner.A, "knee-cut").sided(Side.LEFT);
+        assertThat(((Tag.Action) TagChanges.mirrored(a)).side()).isEqualTo(Side.RIGHT);
+        assertThat(((Tag.Action) TagChanges.swapped(a)).by()).isEqualTo(Corner.B);
+        Tag.Position p = guard(3, "LAS", Corner.A).sided(Side.RIGHT);
+        assertThat(((Tag.Position) TagChanges.swapped(p)).guard()).isEqualTo(Corner.B);
+        assertThat(((Tag.Position) TagChanges.swapped(p)).holder()).isEqualTo(Corner.A);
+        assertThat(((Tag.Position) TagChanges.sideHidden(p)).side()).isEqualTo(Side.NOT_VISIBLE);
+        for (Tag t : new Tag[] {a, p, start(), note(2, "x")}) {
+            assertThat(TagChanges.mirrored(TagChanges.mirrored(t))).isEqualTo(t);
+            assertThat(TagChanges.swapped(TagChanges.swapped(t))).isEqualTo(t);
+        }
     }
 }

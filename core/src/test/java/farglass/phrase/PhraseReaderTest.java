@@ -24,6 +24,7 @@ import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
 
 class PhraseReaderTest {
     private static final Lexicon LEXICON = Lexicon.builtIn();
@@ -278,5 +279,50 @@ class PhraseReaderTest {
         assertThat(LikelyNext.of(List.of(), LEXICON).after(here, r, 50))
                 .extracting(LikelyNext.Suggestion::technique)
                 .contains("to-mount", "guard-recovery");
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "b knee cutt right, knee-cut",
+        "b toerando l2, toreando",
+        "a laso sweep n, lasso-sweep",
+        "b boddy lock pas r, body-lock-pass",
+        "a triangel 2, triangle"
+    })
+    void slipsOfTheFingersAreForgivenAndSaid(String phrase, String technique) {
+        Reading r = reader.read(phrase, openGuardOfA);
+        assertThat(r.problem()).isEmpty();
+        assertThat(((Tag.Action) r.tags().get(0)).technique()).isEqualTo(technique);
+        assertThat(r.inferred()).anyMatch(x -> x.startsWith("read ") && x.contains(" as "));
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"b zzzzzz", "b knee", "b arm", "b xyz right", "b guard pss"})
+    void whatIsNearNothingOrNearTwoThingsIsNotGuessed(String phrase) {
+        Reading r = reader.read(phrase, openGuardOfA);
+        assertThat(r.inferred()).noneMatch(x -> x.startsWith("read "));
+    }
+
+    @Test
+    void answersHiddenSidesAndWhatShouldHaveBeenDone() {
+        Tag.Action a = action("b knee cut hidden near answer grip strip", openGuardOfA);
+        assertThat(a.sides()).containsExactly(Side.NOT_VISIBLE);
+        assertThat(a.answer()).isEqualTo("grip-strip");
+        Tag.Remark r = (Tag.Remark) reader.read("error b elbow open instead knee shield first unpunished", openGuardOfA)
+                .tags()
+                .get(0);
+        assertThat(r.text()).isEqualTo("elbow open");
+        assertThat(r.instead()).isEqualTo("knee shield first");
+        assertThat(r.punished()).isFalse();
+        assertThat(PhraseWriter.phrase(r, Lexicon.builtIn()))
+                .isEqualTo("error b elbow open instead knee shield first unpunished");
+    }
+
+    @Test
+    void distancesBetweenWords() {
+        assertThat(Slip.distance("triangle", "triangel")).isEqualTo(1);
+        assertThat(Slip.distance("", "abc")).isEqualTo(3);
+        assertThat(Slip.distance("kitten", "sitting")).isEqualTo(3);
+        assertThat(Slip.distance("lasso", "lasso")).isZero();
     }
 }

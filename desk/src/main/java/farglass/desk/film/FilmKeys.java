@@ -87,6 +87,11 @@ final class FilmKeys {
                         "keys.nudge.second.later",
                         () -> station.edits().nudge(1000))
                 .on("Delete", "keys.delete", idle, () -> station.edits().delete())
+                .on("Alt+M", "keys.mirror", () -> station.edits().mirror())
+                .on("Alt+W", "keys.swap", () -> station.edits().swap())
+                .on("Alt+U", "keys.unsure", () -> station.edits().unsure())
+                .on("Alt+H", "keys.hidden", () -> station.edits().hideSide())
+                .on("Ctrl+R", "keys.repeat", station::repeat)
                 .on("Ctrl+E", "keys.correct", station::correct)
                 .on("Ctrl+D", "keys.split", station::split)
                 .on("Ctrl+Z", "keys.undo", () -> station.desk().undo())

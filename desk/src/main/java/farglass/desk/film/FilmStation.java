@@ -458,6 +458,11 @@ public final class FilmStation implements Station, Keys.Bound {
         nowMatch().ifPresent(edits::split);
     }
 
+    /** The selected tag once more, at the moment on screen. */
+    void repeat() {
+        stampTime().ifPresent(edits::repeat);
+    }
+
     void correct() {
         edits.beginCorrection().ifPresent(text -> {
             phrase.field().setText(text);

@@ -8,7 +8,9 @@ import farglass.match.PositionLine;
 import farglass.match.ReplayMerge;
 import farglass.match.Span;
 import farglass.match.Tag;
+import farglass.match.TagChanges;
 import farglass.match.TagIds;
+import farglass.match.TagInfo;
 import farglass.phrase.PhraseWriter;
 import farglass.time.MatchTime;
 import java.util.List;
@@ -16,6 +18,7 @@ import java.util.Optional;
 
 /** Changes to the tags of the open record, and which tag is selected. */
 final class TagEdits {
+    private static final double UNSURE = 0.4;
     private final Desk desk;
     private final Runnable selectionMoved;
     private int selected = -1;
@@ -95,6 +98,43 @@ final class TagEdits {
             int to = ((Edit.Replace) e).newIndex();
             selected = to;
             desk.edit(e);
+        });
+    }
+
+    private void change(java.util.function.UnaryOperator<Tag> change) {
+        tag().ifPresent(t -> {
+            Tag after = change.apply(t);
+            if (!after.equals(t)) {
+                desk.edit(Edit.replace(record(), selected, after));
+            }
+        });
+    }
+
+    /** Left becomes right in the selected tag, and right left. */
+    void mirror() {
+        change(TagChanges::mirrored);
+    }
+
+    /** The two athletes change places in the selected tag. */
+    void swap() {
+        change(TagChanges::swapped);
+    }
+
+    /** Marks the selected tag as unsure, or as sure again. */
+    void unsure() {
+        change(t -> t.with(t.info().confidence(t.info().unsure() ? null : UNSURE)));
+    }
+
+    /** Says that the side of the selected tag cannot be seen. */
+    void hideSide() {
+        change(TagChanges::sideHidden);
+    }
+
+    /** The selected tag once more, at another moment. */
+    void repeat(MatchTime t) {
+        tag().ifPresent(x -> {
+            Tag again = x.at(t).with(TagInfo.NONE);
+            desk.edit(Edit.addAll(record(), TagIds.name(record(), List.of(again))));
         });
     }
 

@@ -26,7 +26,7 @@ public final class Lettering {
     private final double unit;
     private final Map<Integer, Path2D> outlines = new HashMap<>();
 
-    Lettering(Typeface face) {
+    public Lettering(Typeface face) {
         try (InputStream in = face.open()) {
             font = new TTFParser().parse(new RandomAccessReadBuffer(in));
             unit = 1.0 / font.getUnitsPerEm();
@@ -50,7 +50,7 @@ public final class Lettering {
     }
 
     /** Draws text with its baseline at y and gives the x after it. */
-    double draw(Graphics2D g, String text, double x, double y, double size) {
+    public double draw(Graphics2D g, String text, double x, double y, double size) {
         double pen = x;
         AffineTransform before = g.getTransform();
         for (int c : text.codePoints().toArray()) {
@@ -63,7 +63,8 @@ public final class Lettering {
         return pen;
     }
 
-    double width(String text, double size) {
+    /** Width of a text at a size, in the same unit. */
+    public double width(String text, double size) {
         return text.codePoints().mapToDouble(this::advance).sum() * size;
     }
 

@@ -1,0 +1,101 @@
+package farglass.match;
+
+import java.util.List;
+
+/** Changes of one tag that are made by a single key. Tags they mean nothing for come back as they are. */
+public final class TagChanges {
+    private TagChanges() {}
+
+    /** Left and right exchanged. */
+    public static Tag mirrored(Tag tag) {
+        if (tag instanceof Tag.Action a) {
+            return withSides(a, a.sides().stream().map(TagChanges::other).toList());
+        }
+        if (tag instanceof Tag.Position p) {
+            return p.sided(other(p.side()));
+        }
+        if (tag instanceof Tag.Grip g) {
+            return new Tag.Grip(g.t(), g.by(), g.grip(), other(g.hand()), g.depth(), g.until(), g.ended(), g.info());
+        }
+        return tag;
+    }
+
+    private static Side other(Side s) {
+        return s == Side.LEFT ? Side.RIGHT : s == Side.RIGHT ? Side.LEFT : s;
+    }
+
+    /** The athletes exchanged: the one acts or holds in the other's place. */
+    public static Tag swapped(Tag tag) {
+        if (tag instanceof Tag.Action a) {
+            return new Tag.Action(
+                    a.t(),
+                    a.by().other(),
+                    a.technique(),
+                    a.family(),
+                    a.sides(),
+                    a.outcome(),
+                    a.reached(),
+                    a.to(),
+                    a.until(),
+                    a.answer(),
+                    a.limb(),
+                    a.checks(),
+                    a.target(),
+                    a.believed(),
+                    a.info());
+        }
+        if (tag instanceof Tag.Position p) {
+            return new Tag.Position(
+                    p.t(),
+                    p.position(),
+                    other(p.holder()),
+                    other(p.guard()),
+                    p.side(),
+                    p.variant(),
+                    p.cause(),
+                    p.technique(),
+                    p.threat(),
+                    p.base(),
+                    p.info());
+        }
+        if (tag instanceof Tag.Grip g) {
+            return new Tag.Grip(g.t(), g.by().other(), g.grip(), g.hand(), g.depth(), g.until(), g.ended(), g.info());
+        }
+        if (tag instanceof Tag.Call c) {
+            return new Tag.Call(
+                    c.t(), c.call(), c.who().other(), c.value(), c.called(), c.causedBy(), c.reason(), c.info());
+        }
+        return tag;
+    }
+
+    private static Corner other(Corner c) {
+        return c == null ? null : c.other();
+    }
+
+    /** The side as one that cannot be seen. */
+    public static Tag sideHidden(Tag tag) {
+        if (tag instanceof Tag.Action a) {
+            return withSides(a, List.of(Side.NOT_VISIBLE));
+        }
+        return tag instanceof Tag.Position p ? p.sided(Side.NOT_VISIBLE) : tag;
+    }
+
+    private static Tag.Action withSides(Tag.Action a, List<Side> sides) {
+        return new Tag.Action(
+                a.t(),
+                a.by(),
+                a.technique(),
+                a.family(),
+                sides,
+                a.outcome(),
+                a.reached(),
+                a.to(),
+                a.until(),
+                a.answer(),
+                a.limb(),
+                a.checks(),
+                a.target(),
+                a.believed(),
+                a.info());
+    }
+}

@@ -1,0 +1,152 @@
+package farglass.film.reel;
+
+import farglass.film.FilmException;
+import farglass.film.FilmFile;
+import farglass.film.FilmInfo;
+import farglass.film.Mp4Writer;
+import farglass.film.studio.Lettering;
+import farglass.type.Typeface;
+import java.awt.Color;
+import java.awt.Graphics2D;
+import java.awt.RenderingHints;
+import java.awt.image.BufferedImage;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.function.BooleanSupplier;
+import java.util.function.DoubleConsumer;
+
+/** Clips one after the other as one film: before each a card, under the picture a line that says what it is. */
+public final class Reel {
+    private static final int WIDTH = 960;
+    private static final int HEIGHT = 540;
+    private static final double RATE = 25;
+    private static final int BITRATE = 1_800_000;
+    private static final long CARD_MS = 1800;
+    private static final Color PAPER = new Color(0xf4efe3);
+    private static final Color INK = new Color(0x1b2a34);
+    private static final Color SOFT = new Color(0x5b6a72);
+    private static final double MARGIN = 60;
+
+    private final List<Clip> clips;
+    private final Lettering serif = new Lettering(Typeface.SERIF_SEMIBOLD);
+    private final Lettering sans = new Lettering(Typeface.SANS);
+
+    public Reel(List<Clip> clips) {
+        this.clips = List.copyOf(clips);
+    }
+
+    /** How long the whole reel is, ms. */
+    public long durationMs() {
+        return clips.stream().mapToLong(c -> CARD_MS + c.shownMs()).sum();
+    }
+
+    /**
+     * @param progress told the share done, 0..1
+     * @param cancelled asked at every picture; when true nothing is left behind
+     * @return whether it was finished
+     * @throws FilmException when a film cannot be read or the reel cannot be written; nothing is left behind
+     */
+    public boolean write(Path target, DoubleConsumer progress, BooleanSupplier cancelled) throws FilmException {
+        try (Painter painter = new Painter()) {
+            return new Mp4Writer(WIDTH, HEIGHT, RATE, BITRATE, (int) RATE)
+                    .write(
+                            target,
+                            (int) (durationMs() * RATE / 1000),
+                            (image, i) -> painter.draw(image, Math.round(i * 1000 / RATE)),
+                            progress,
+                            cancelled);
+        }
+    }
+
+    /** Draws the reel at any moment; keeps the film of the present clip open. */
+    private final class Painter implements AutoCloseable {
+        private FilmFile film;
+
+        void draw(BufferedImage image, long ms) throws FilmException {
+            long left = ms;
+            for (int i = 0; i < clips.size(); i++) {
+                Clip c = clips.get(i);
+                if (left < CARD_MS) {
+                    card(image, c, i);
+                    return;
+                }
+                left -= CARD_MS;
+                if (left < c.shownMs() || i == clips.size() - 1) {
+                    picture(image, c, Math.min(left, c.shownMs() - 1));
+                    return;
+                }
+                left -= c.shownMs();
+            }
+        }
+
+        private void card(BufferedImage image, Clip c, int index) {
+            Graphics2D g = graphics(image);
+            g.setColor(PAPER);
+            g.fillRect(0, 0, WIDTH, HEIGHT);
+            g.setColor(SOFT);
+            sans.draw(g, (index + 1) + " of " + clips.size(), MARGIN, MARGIN + 10, 18);
+            g.setColor(INK);
+            double y = HEIGHT / 2.0 - 20;
+            for (String line : wrapped(c.title())) {
+                serif.draw(g, line, MARGIN, y, 36);
+                y += 46;
+            }
+            g.setColor(SOFT);
+            sans.draw(g, c.line(), MARGIN, y, 20);
+            g.dispose();
+        }
+
+        private List<String> wrapped(String text) {
+            List<String> lines = new java.util.ArrayList<>();
+            StringBuilder line = new StringBuilder();
+            for (String word : text.split(" ")) {
+                String longer = line.isEmpty() ? word : line + " " + word;
+                if (!line.isEmpty() && serif.width(longer, 36) > WIDTH - 2 * MARGIN) {
+                    lines.add(line.toString());
+                    line.setLength(0);
+                    line.append(word);
+                } else {
+                    line.setLength(0);
+                    line.append(longer);
+                }
+            }
+            lines.add(line.toString());
+            return lines.subList(0, Math.min(3, lines.size()));
+        }
+
+        private void picture(BufferedImage image, Clip c, long shownMs) throws FilmException {
+            if (film == null || !film.path().equals(c.film())) {
+                close();
+                film = FilmFile.open(c.film());
+            }
+            FilmInfo info = film.info();
+            double scale = Math.min((double) WIDTH / info.width(), (double) HEIGHT / info.height());
+            int w = Math.max(2, (int) (info.width() * scale));
+            int h = Math.max(2, (int) (info.height() * scale));
+            BufferedImage frame = Still.of(film, film.frameAt(c.at(shownMs)), w, h);
+            Graphics2D g = graphics(image);
+            g.setColor(INK);
+            g.fillRect(0, 0, WIDTH, HEIGHT);
+            g.drawImage(frame, (WIDTH - w) / 2, (HEIGHT - h) / 2, null);
+            double width = sans.width(c.line(), 17);
+            g.fillRect(12, 12, (int) width + 20, 30);
+            g.setColor(PAPER);
+            sans.draw(g, c.line(), 22, 33, 17);
+            g.dispose();
+        }
+
+        private Graphics2D graphics(BufferedImage image) {
+            Graphics2D g = image.createGraphics();
+            g.setRenderingHint(RenderingHints.KEY_ANTIALIASING, RenderingHints.VALUE_ANTIALIAS_ON);
+            return g;
+        }
+
+        @Override
+        public void close() {
+            if (film != null) {
+                film.close();
+                film = null;
+            }
+        }
+    }
+}
