@@ -218,6 +218,13 @@ class WholePathTest extends DeskDriver {
                         .anyMatch(f -> f.moment().get() != null
                                 && f.moment().get().time().ms() > 3000
                                 && f.playing().get()));
+        Path reel = folder.resolve("reel.mp4");
+        onFx(() -> {
+            ((ProfileStation) shell.station(2)).writeReel(claim, reel);
+            return null;
+        });
+        await("the reel and its list are written", () -> Files.exists(folder.resolve("reel.json")));
+        assertThat(Files.readAllLines(folder.resolve("reel.csv"))).hasSize(3);
         fire(row + " .pin");
         await("it is pinned", () -> desk.plan().get().pinned().size() == 1);
     }

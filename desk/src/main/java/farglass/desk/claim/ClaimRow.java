@@ -33,6 +33,7 @@ public final class ClaimRow extends VBox {
      * @param describe words for a dot
      * @param play plays a dot's clip
      * @param pin pins it, or takes the pin out
+     * @param reel writes its moments as a film
      */
     public ClaimRow(
             Claim claim,
@@ -41,7 +42,8 @@ public final class ClaimRow extends VBox {
             boolean pinned,
             Function<Trial, String> describe,
             Consumer<Trial> play,
-            Consumer<Claim> pin) {
+            Consumer<Claim> pin,
+            Consumer<Claim> reel) {
         super(4);
         this.claim = claim;
         setId("claim-" + claim.id().replace('.', '-'));
@@ -53,7 +55,9 @@ public final class ClaimRow extends VBox {
             pinButton.getStyleClass().add("on");
         }
         pinButton.setMinWidth(Region.USE_PREF_SIZE);
-        HBox first = new HBox(12, Ui.grow(sentence), pinButton);
+        Button reelButton = Ui.button(Words.of("claim.reel"), () -> reel.accept(claim), "reel", "quiet");
+        reelButton.setMinWidth(Region.USE_PREF_SIZE);
+        HBox first = new HBox(12, Ui.grow(sentence), reelButton, pinButton);
         sentence.setMaxWidth(Double.MAX_VALUE);
         boolean never = claim.topic() == Claim.Topic.NOT_SEEN;
         String mean = never ? "0" : ClaimWriter.percent(claim.estimate().mean());

@@ -14,6 +14,8 @@ import farglass.tendency.Claim;
 import farglass.tendency.Evidence;
 import farglass.tendency.Filter;
 import farglass.tendency.Profile;
+import java.io.File;
+import java.nio.file.Path;
 import java.time.LocalDate;
 import java.util.List;
 import javafx.beans.property.SimpleStringProperty;
@@ -32,6 +34,7 @@ import javafx.scene.control.ToggleGroup;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
+import javafx.stage.FileChooser;
 import javafx.util.StringConverter;
 
 /** Claims about one athlete. */
@@ -262,6 +265,20 @@ public final class ProfileStation implements Station {
         desk.changePlan(p -> p.isPinned(who, c.id()) ? p.unpin(pinned) : p.pin(pinned));
     }
 
+    private void chooseReel(Claim c) {
+        FileChooser chooser = new FileChooser();
+        chooser.setInitialFileName(desk.profiled().get() + "." + c.id() + ".mp4");
+        File file = chooser.showSaveDialog(view.getScene().getWindow());
+        if (file != null) {
+            writeReel(c, file.toPath());
+        }
+    }
+
+    /** Writes the moments of a claim as a film; the outcome is told in a notice. */
+    public void writeReel(Claim c, Path target) {
+        new ReelExport(desk, clip::describe).write(c, target);
+    }
+
     /** Plays the first dot of a claim that has film; for pictures of the station. */
     public boolean playFirst() {
         for (Claim c : claims.getItems()) {
@@ -298,7 +315,8 @@ public final class ProfileStation implements Station {
                     pinned,
                     clip::describe,
                     clip::play,
-                    ProfileStation.this::pin);
+                    ProfileStation.this::pin,
+                    ProfileStation.this::chooseReel);
             row.prefWidthProperty().bind(claims.widthProperty().subtract(36));
             row.maxWidthProperty().bind(claims.widthProperty().subtract(36));
             setGraphic(row);

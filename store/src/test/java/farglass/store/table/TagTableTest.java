@@ -123,4 +123,17 @@ class TagTableTest {
         String captions = Captions.write(r.withTags(remarked("a <b> & --> c").tags()), Lexicon.builtIn());
         assertThat(captions).contains("a &lt;b&gt; &amp; --&gt; c");
     }
+
+    @Test
+    void aClipListIsATableAndADocument() throws Exception {
+        ClipList list = new ClipList(
+                "Passes", List.of(new ClipList.Row("m1", "t4", "/films/=a.mp4", 1200, 8200, "-2:14, \"near\"")));
+        assertThat(list.csv())
+                .startsWith("match,tag,film,fromMs,toMs,line\r\n")
+                .contains("1200,8200")
+                .contains("'-2:14");
+        var json = new com.fasterxml.jackson.databind.ObjectMapper().readTree(list.json());
+        assertThat(json.at("/clips/0/toMs").asLong()).isEqualTo(8200);
+        assertThat(json.at("/format").asText()).isEqualTo("farglass.clips/1");
+    }
 }
