@@ -1,12 +1,15 @@
 package farglass.desk;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import farglass.desk.assignment.AssignmentProbe;
 import farglass.desk.film.FilmStation;
 import farglass.desk.player.FilmView;
 import farglass.desk.shell.Keys;
 import farglass.film.studio.Footage;
+import farglass.match.Drawing;
+import farglass.match.Drawings;
 import farglass.match.Edit;
 import farglass.match.FilmRef;
 import farglass.match.MatchRecord;
@@ -73,6 +76,16 @@ class WindowTest extends DeskDriver {
                 .isNotEmpty();
         press(KeyCode.CONTROL, KeyCode.Z);
         await("undone", () -> record().equals(bare));
+        // at the mat side: the clock runs, phrases are stamped from it, it stands again
+        press(KeyCode.CONTROL, KeyCode.RIGHT);
+        press(KeyCode.SPACE);
+        await("the clock runs", () -> texts(shell.view()).stream().anyMatch(x -> x.endsWith("running")));
+        phrase("note a late start");
+        await(
+                "stamped from the clock",
+                () -> record().tags().stream().anyMatch(t -> t instanceof Tag.Remark && t.t().ms() >= 4_500));
+        press(KeyCode.SPACE);
+        await("it stands", () -> texts(shell.view()).stream().anyMatch(x -> x.endsWith("standing")));
     }
 
     @Test
@@ -188,6 +201,31 @@ class WindowTest extends DeskDriver {
     }
 
     @Test
+    void untaggedFilmsArePutInOrderAndOpened() throws Exception {
+        fire("#matches-study");
+        await(
+                "nothing to watch, and it says so",
+                () -> texts(find("#study-sheet")).stream().anyMatch(x -> x.contains("is tagged")));
+        fire("#study-sheet .quiet");
+        MatchRecord like = desk.matches().stream()
+                .filter(r -> r.cornerOf(desk.profiled().get()).isPresent())
+                .findFirst()
+                .orElseThrow();
+        onFx(() -> {
+            MatchRecord fresh = MatchRecord.of("fresh", like.details().result(null), List.of(), List.of());
+            desk.addMatches(List.of(fresh), () -> {});
+            return null;
+        });
+        await("added", () -> desk.match("fresh").isPresent());
+        fire("#matches-study");
+        await(
+                "it is listed with its reason",
+                () -> texts(find("#study-sheet")).stream().anyMatch(x -> x.startsWith("helps most with: ")));
+        fire("#study-sheet .choice");
+        await("it is open", () -> record().id().equals("fresh"));
+    }
+
+    @Test
     void aFilterLeavesFewerMatchesAndSaysHowMany() throws Exception {
         press(KeyCode.CONTROL, KeyCode.DIGIT3);
         await("worked out", () -> !((ListView<?>) find("#claims")).getItems().isEmpty());
@@ -220,6 +258,7 @@ class WindowTest extends DeskDriver {
         });
         FilmView view = (FilmView) onFx(() -> find("#film"));
         await("the film is open", () -> view.moment().get() != null);
+        drawARingAndTakeItBack();
         press(KeyCode.CONTROL, KeyCode.M);
         Bounds b =
                 onFx(() -> find("#clock-veil").localToScreen(find("#clock-veil").getBoundsInLocal()));
@@ -236,5 +275,21 @@ class WindowTest extends DeskDriver {
         assertThat(at).isBetween(9_850L, 10_150L);
         press(KeyCode.CONTROL, KeyCode.Z);
         await("undo takes it back", () -> record().clock().isEmpty());
+    }
+
+    private void drawARingAndTakeItBack() throws Exception {
+        press(KeyCode.ALT, KeyCode.DIGIT3);
+        Bounds b = onFx(() -> find("#sketch").localToScreen(find("#sketch").getBoundsInLocal()));
+        robot.drag(b.getCenterX() - 50, b.getCenterY() - 40, MouseButton.PRIMARY);
+        robot.dropTo(b.getCenterX() + 50, b.getCenterY() + 40);
+        await("the ring is kept", () -> Drawings.of(record().films().get(0)).size() == 1);
+        Drawing.Mark ring = Drawings.of(record().films().get(0)).get(0).marks().get(0);
+        assertThat(ring.kind()).isEqualTo(Drawing.Kind.RING);
+        assertThat(ring.x1() + ring.x2()).isCloseTo(1, within(0.02));
+        assertThat(ring.who()).isEqualTo(desk.amber(record()));
+        press(KeyCode.CONTROL, KeyCode.Z);
+        await(
+                "undo takes the ring away",
+                () -> Drawings.of(record().films().get(0)).isEmpty());
     }
 }

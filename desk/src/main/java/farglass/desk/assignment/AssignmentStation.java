@@ -75,10 +75,12 @@ public final class AssignmentStation implements Station {
                 Ui.button(Words.of("matches.import"), this::chooseImport, "choice"),
                 Ui.button(Words.of("matches.who"), this::editSelected, "choice"),
                 Ui.button(Words.of("matches.remove"), this::removeSelected, "choice"),
+                Ui.button(Words.of("study.button"), this::study, "choice"),
                 Ui.spring(),
                 onlyOpponents);
         tools.getChildren().get(1).setId("matches-add");
         tools.getChildren().get(4).setId("matches-remove");
+        tools.getChildren().get(5).setId("matches-study");
         tools.setAlignment(Pos.CENTER_LEFT);
         VBox matches = Ui.sheet(Words.of("matches.sheet"), count, tools, Ui.grow(list));
         acceptDrops(matches);
@@ -188,6 +190,26 @@ public final class AssignmentStation implements Station {
             toFilm.run();
         });
         view.getChildren().add(form);
+    }
+
+    /** What to watch first of the opponent under study. */
+    private void study() {
+        String who = desk.profiled().get();
+        if (who == null) {
+            desk.notices().done(Words.of("study.who"));
+            return;
+        }
+        Runnable close = () -> view.getChildren().removeIf(StudySheet.class::isInstance);
+        view.getChildren()
+                .add(new StudySheet(
+                        desk,
+                        who,
+                        id -> {
+                            close.run();
+                            desk.openMatch(id);
+                            toFilm.run();
+                        },
+                        close));
     }
 
     private void closeForm() {

@@ -2,6 +2,7 @@ package farglass.desk.film;
 
 import farglass.desk.shell.Keys;
 import farglass.film.Player;
+import farglass.match.Drawing;
 import farglass.time.MatchTime;
 import java.util.function.BooleanSupplier;
 import java.util.function.Consumer;
@@ -15,14 +16,14 @@ final class FilmKeys {
     FilmKeys(FilmStation station) {
         this.station = station;
         BooleanSupplier idle = () -> station.phrase().isEmpty();
-        keys.on("Space", "keys.play", idle, () -> player(Player::toggle))
-                .on("Ctrl+Space", "keys.play", () -> player(Player::toggle))
+        keys.on("Space", "keys.play", idle, this::toggle)
+                .on("Ctrl+Space", "keys.play", this::toggle)
                 .on("Right", "keys.frame.next", idle, () -> player(p -> p.step(1)))
                 .on("Left", "keys.frame.previous", idle, () -> player(p -> p.step(-1)))
-                .on("Shift+Right", "keys.second.next", idle, () -> player(p -> p.jump(1000)))
-                .on("Shift+Left", "keys.second.previous", idle, () -> player(p -> p.jump(-1000)))
-                .on("Ctrl+Right", "keys.five.next", idle, () -> player(p -> p.jump(5000)))
-                .on("Ctrl+Left", "keys.five.previous", idle, () -> player(p -> p.jump(-5000)))
+                .on("Shift+Right", "keys.second.next", idle, () -> jump(1000))
+                .on("Shift+Left", "keys.second.previous", idle, () -> jump(-1000))
+                .on("Ctrl+Right", "keys.five.next", idle, () -> jump(5000))
+                .on("Ctrl+Left", "keys.five.previous", idle, () -> jump(-5000))
                 .on(
                         "Up",
                         "keys.faster",
@@ -33,8 +34,8 @@ final class FilmKeys {
                         "keys.slower",
                         idle,
                         () -> station.film().speed(station.film().speed().get() / 2))
-                .on("Comma", "keys.three.previous", idle, () -> player(p -> p.jump(-3000)))
-                .on("Period", "keys.three.next", idle, () -> player(p -> p.jump(3000)))
+                .on("Comma", "keys.three.previous", idle, () -> jump(-3000))
+                .on("Period", "keys.three.next", idle, () -> jump(3000))
                 .on("Ctrl+L", "keys.loop", () -> station.looping().here())
                 .on("Ctrl+Shift+L", "keys.loop.end", () -> station.looping().end())
                 .on(
@@ -74,6 +75,12 @@ final class FilmKeys {
                         () -> station.sync(
                                 MatchTime.ofMs(station.record().details().lengthMs())))
                 .on("Ctrl+M", "keys.map", () -> station.clockFinder().begin())
+                .on("Alt+1", "keys.draw.arrow", () -> draw(Drawing.Kind.ARROW))
+                .on("Alt+2", "keys.draw.line", () -> draw(Drawing.Kind.LINE))
+                .on("Alt+3", "keys.draw.ring", () -> draw(Drawing.Kind.RING))
+                .on("Alt+4", "keys.draw.spotlight", () -> draw(Drawing.Kind.SPOTLIGHT))
+                .on("Alt+5", "keys.draw.text", () -> draw(Drawing.Kind.TEXT))
+                .on("Alt+0", "keys.draw.clear", () -> station.sketch().clear())
                 .on("Page_Up", "keys.tag.previous", () -> step(-1))
                 .on("Page_Down", "keys.tag.next", () -> step(1))
                 .on("Alt+Left", "keys.nudge.earlier", () -> station.edits().nudge(-FRAME_MS))
@@ -107,6 +114,32 @@ final class FilmKeys {
         if (station.edits().selected() >= 0) {
             station.pick(station.edits().selected());
         }
+    }
+
+    private void toggle() {
+        if (station.film().player() != null) {
+            station.film().player().toggle();
+        } else if (station.record() != null) {
+            station.mat().toggle();
+            station.clockMoved();
+        }
+    }
+
+    private void jump(long ms) {
+        if (station.film().player() != null) {
+            station.film().player().jump(ms);
+        } else {
+            station.mat().move(ms);
+            station.clockMoved();
+        }
+    }
+
+    private void draw(Drawing.Kind kind) {
+        String typed = station.phrase().field().getText();
+        if (kind == Drawing.Kind.TEXT && !typed.isBlank()) {
+            station.phrase().field().clear();
+        }
+        station.sketch().take(kind, typed);
     }
 
     private void player(Consumer<Player> action) {

@@ -20,6 +20,9 @@ import java.nio.file.Path;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import javafx.animation.Animation;
+import javafx.animation.KeyFrame;
+import javafx.animation.Timeline;
 import javafx.application.Platform;
 import javafx.beans.binding.Bindings;
 import javafx.beans.value.ObservableValue;
@@ -34,6 +37,7 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import javafx.scene.shape.Rectangle;
+import javafx.util.Duration;
 
 /** Watching and tagging one match. */
 public final class FilmStation implements Station, Keys.Bound {
@@ -52,13 +56,21 @@ public final class FilmStation implements Station, Keys.Bound {
     private final FilmChoice choice;
     private final Looping looping = new Looping(film);
     private ClockFinder clockFinder;
+    private Sketch sketch;
     private final TagEdits edits;
     private final Keys keys;
     private final VBox view;
     private final Button make = Ui.button(Words.of("film.make"), this::makeFootage, "choice");
     private String shownMatch;
     private String shownFile;
-    private MatchTime cursor = MatchTime.ZERO;
+    private final Timeline matTicks = new Timeline(new KeyFrame(Duration.millis(100), e -> moved()));
+    private final MatClock mat = new MatClock(System::nanoTime, runs -> {
+        if (runs) {
+            matTicks.play();
+        } else {
+            matTicks.stop();
+        }
+    });
     private long lastPreview;
 
     public FilmStation(Desk desk) {
@@ -72,6 +84,7 @@ public final class FilmStation implements Station, Keys.Bound {
         tide.onSeek(this::seek);
         tide.onPick(this::pick);
         tide.words(i -> words(i));
+        matTicks.setCycleCount(Animation.INDEFINITE);
         view = layout();
         desk.openRecord().addListener((o, was, is) -> show(is));
         desk.likely().addListener((o, was, is) -> phrase.model(is));
@@ -94,7 +107,8 @@ public final class FilmStation implements Station, Keys.Bound {
         HBox head = new HBox(14, Ui.label(Words.of("film.question"), "question"), Ui.spring(), facts, legend);
         head.setAlignment(Pos.CENTER_LEFT);
         legend.setAlignment(Pos.CENTER_LEFT);
-        StackPane screen = new StackPane(film, chip, make);
+        sketch = new Sketch(desk, film, () -> phrase.field().requestFocus());
+        StackPane screen = new StackPane(film, sketch, chip, make);
         screen.getStyleClass().add("screen");
         StackPane.setAlignment(chip, Pos.TOP_RIGHT);
         StackPane.setMargin(chip, new Insets(12));
@@ -152,6 +166,7 @@ public final class FilmStation implements Station, Keys.Bound {
         if (film.player() != null) {
             film.player().pause();
         }
+        // the match at the mat side goes on while another page is looked at: so does its clock
     }
 
     MatchRecord record() {
@@ -184,7 +199,8 @@ public final class FilmStation implements Station, Keys.Bound {
         boolean other = !r.id().equals(shownMatch);
         if (other) {
             edits.select(-1);
-            cursor = MatchTime.ZERO;
+            mat.stop();
+            mat.set(MatchTime.ZERO);
         }
         String file = r.films().isEmpty() ? null : r.films().get(0).file();
         if (other || !java.util.Objects.equals(file, shownFile)) {
@@ -267,7 +283,7 @@ public final class FilmStation implements Station, Keys.Bound {
             return Optional.empty();
         }
         if (m == null) {
-            return r.films().isEmpty() || !Files.exists(desk.filmPath(r)) ? Optional.of(cursor) : Optional.empty();
+            return r.films().isEmpty() || !Files.exists(desk.filmPath(r)) ? Optional.of(mat.now()) : Optional.empty();
         }
         Optional<MatchTime> exact = r.clock().matchTime(m.time());
         return exact.isPresent() ? exact : standing(r, m.time());
@@ -282,10 +298,9 @@ public final class FilmStation implements Station, Keys.Bound {
 
     /** Now, less the time it takes to see and begin typing when the film runs. */
     private Optional<MatchTime> stampTime() {
-        boolean running = film.playing().get();
-        return nowMatch()
-                .map(t ->
-                        running ? t.plus(-Math.round(REACTION_MS * film.speed().get())) : t);
+        boolean live = film.player() == null && mat.running();
+        double speed = film.playing().get() ? film.speed().get() : live ? 1 : 0;
+        return nowMatch().map(t -> t.plus(-Math.round(REACTION_MS * speed)));
     }
 
     boolean inReplay() {
@@ -297,14 +312,25 @@ public final class FilmStation implements Station, Keys.Bound {
                         .orElse(false);
     }
 
+    Sketch sketch() {
+        return sketch;
+    }
+
+    /** The clock of a match without film has been started, stopped or put elsewhere. */
+    void clockMoved() {
+        moved();
+        phrase.moved();
+    }
+
     private void moved() {
         chip();
+        sketch.draw();
         tide.now(nowMatch().orElse(null));
         long now = System.currentTimeMillis();
         if (now - lastPreview > PREVIEW_MS) {
             lastPreview = now;
             phrase.moved();
-            if (film.playing().get()) {
+            if (film.playing().get() || mat.running()) {
                 revealNow();
             }
         }
@@ -328,8 +354,15 @@ public final class FilmStation implements Station, Keys.Bound {
         FilmView.Moment m = film.moment().get();
         MatchRecord r = record();
         if (m == null || r == null) {
-            chip.setText(r == null || r.films().isEmpty() ? "" : Words.of("film.chip.none"));
-            chip.setVisible(m != null);
+            boolean bare = r != null && film.player() == null;
+            chip.setVisible(bare);
+            chip.setText(
+                    bare
+                            ? Words.of(
+                                    mat.running() ? "film.mat.runs" : "film.mat.stands",
+                                    Clock.countdown(
+                                            r.details().lengthMs() - mat.now().ms()))
+                            : "");
             return;
         }
         String kind = r.clock().isEmpty()
@@ -367,7 +400,7 @@ public final class FilmStation implements Station, Keys.Bound {
 
     /** Goes to a match moment: on the film when it shows it, else on the tide line alone. */
     void seek(MatchTime t) {
-        cursor = t;
+        mat.set(t);
         List<FilmTime> places = record().clock().filmTimes(t);
         if (film.player() != null && !places.isEmpty()) {
             film.player().seek(places.get(0));
@@ -469,6 +502,10 @@ public final class FilmStation implements Station, Keys.Bound {
             phrase.field().end();
             phrase.field().requestFocus();
         });
+    }
+
+    MatClock mat() {
+        return mat;
     }
 
     Looping looping() {

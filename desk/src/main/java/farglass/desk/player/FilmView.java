@@ -20,6 +20,7 @@ import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.SimpleBooleanProperty;
 import javafx.beans.property.SimpleDoubleProperty;
 import javafx.beans.property.SimpleObjectProperty;
+import javafx.geometry.Rectangle2D;
 import javafx.scene.control.Label;
 import javafx.scene.image.ImageView;
 import javafx.scene.image.PixelBuffer;
@@ -131,6 +132,13 @@ public final class FilmView extends StackPane {
         picture.setRotate(i.rotation());
         picture.setX((getWidth() - i.width() * scale) / 2);
         picture.setY((getHeight() - i.height() * scale) / 2);
+    }
+
+    /** Where the picture lies in this view; empty while there is none. */
+    public Rectangle2D pictureBounds() {
+        return info.get() == null
+                ? Rectangle2D.EMPTY
+                : new Rectangle2D(picture.getX(), picture.getY(), picture.getFitWidth(), picture.getFitHeight());
     }
 
     /** The part of the stored picture under a rectangle of this view; empty outside it, and for a turned picture. */

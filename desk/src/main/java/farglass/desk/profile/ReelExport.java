@@ -4,12 +4,17 @@ import farglass.desk.shell.Desk;
 import farglass.desk.shell.Words;
 import farglass.film.FilmException;
 import farglass.film.reel.Clip;
+import farglass.film.reel.DrawingPainter;
 import farglass.film.reel.Reel;
+import farglass.match.Corner;
+import farglass.match.Drawing;
+import farglass.match.Drawings;
 import farglass.match.MatchRecord;
 import farglass.stats.Trial;
 import farglass.store.table.ClipList;
 import farglass.tendency.Claim;
 import farglass.time.FilmTime;
+import java.awt.Color;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -24,6 +29,10 @@ final class ReelExport {
     private static final long AFTER_MS = 4500;
     private static final long SLOW_BEFORE_MS = 300;
     private static final long SLOW_AFTER_MS = 700;
+
+    private static final Color OURS = new Color(0xb4640b);
+    private static final Color THEIRS = new Color(0x0c6b76);
+    private static final Color NEITHER = new Color(0xa63d2a);
 
     private final Desk desk;
     private final Function<Trial, String> describe;
@@ -56,9 +65,10 @@ final class ReelExport {
             return;
         }
         int all = claim.trials().size();
+        DrawingPainter painter = new DrawingPainter(who -> who == null ? NEITHER : who == Corner.A ? OURS : THEIRS);
         desk.background().longWork(Words.of("reel.writing"), (progress, cancelled) -> {
             try {
-                if (new Reel(clips).write(target, progress, cancelled)) {
+                if (new Reel(clips, painter).write(target, progress, cancelled)) {
                     ClipList list = new ClipList(title, rows);
                     Files.writeString(beside(target, ".csv"), list.csv());
                     Files.writeString(beside(target, ".json"), list.json());
@@ -91,7 +101,16 @@ final class ReelExport {
                     FilmTime.ofMs(Math.max(from, f.ms() - SLOW_BEFORE_MS)),
                     f.plus(SLOW_AFTER_MS),
                     title,
-                    describe.apply(t));
+                    describe.apply(t),
+                    drawings(r.get()));
         });
+    }
+
+    /** The drawings of a film with corner A standing for the athlete drawn amber, whoever that is in this match. */
+    private List<Drawing> drawings(MatchRecord r) {
+        boolean swapped = desk.amber(r) == Corner.B;
+        return Drawings.of(r.films().get(0)).stream()
+                .map(d -> swapped ? d.swapped() : d)
+                .toList();
     }
 }

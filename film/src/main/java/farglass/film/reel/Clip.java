@@ -1,7 +1,9 @@
 package farglass.film.reel;
 
+import farglass.match.Drawing;
 import farglass.time.FilmTime;
 import java.nio.file.Path;
+import java.util.List;
 
 /**
  * A stretch of a film to be shown.
@@ -12,10 +14,19 @@ import java.nio.file.Path;
  * @param slowTo where that ends; null with {@code slowFrom}
  * @param title what it is, on the card before it
  * @param line where and when, below the title and on the picture
+ * @param drawings drawings of the film, burnt in where they are shown
  */
 public record Clip(
-        Path film, FilmTime from, FilmTime to, FilmTime slowFrom, FilmTime slowTo, String title, String line) {
+        Path film,
+        FilmTime from,
+        FilmTime to,
+        FilmTime slowFrom,
+        FilmTime slowTo,
+        String title,
+        String line,
+        List<Drawing> drawings) {
     public Clip {
+        drawings = List.copyOf(drawings);
         if (to.compareTo(from) <= 0) {
             throw new IllegalArgumentException("clip must end (" + to + ") after it begins (" + from + ")");
         }

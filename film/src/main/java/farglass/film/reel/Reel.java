@@ -5,6 +5,8 @@ import farglass.film.FilmFile;
 import farglass.film.FilmInfo;
 import farglass.film.Mp4Writer;
 import farglass.film.studio.Lettering;
+import farglass.match.Drawing;
+import farglass.time.FilmTime;
 import farglass.type.Typeface;
 import java.awt.Color;
 import java.awt.Graphics2D;
@@ -28,11 +30,14 @@ public final class Reel {
     private static final double MARGIN = 60;
 
     private final List<Clip> clips;
+    private final DrawingPainter drawings;
     private final Lettering serif = new Lettering(Typeface.SERIF_SEMIBOLD);
     private final Lettering sans = new Lettering(Typeface.SANS);
 
-    public Reel(List<Clip> clips) {
+    /** @param painter draws the clips' drawings */
+    public Reel(List<Clip> clips, DrawingPainter painter) {
         this.clips = List.copyOf(clips);
+        this.drawings = painter;
     }
 
     /** How long the whole reel is, ms. */
@@ -123,11 +128,18 @@ public final class Reel {
             double scale = Math.min((double) WIDTH / info.width(), (double) HEIGHT / info.height());
             int w = Math.max(2, (int) (info.width() * scale));
             int h = Math.max(2, (int) (info.height() * scale));
-            BufferedImage frame = Still.of(film, film.frameAt(c.at(shownMs)), w, h);
+            FilmTime now = c.at(shownMs);
+            BufferedImage frame = Still.of(film, film.frameAt(now), w, h);
             Graphics2D g = graphics(image);
             g.setColor(INK);
             g.fillRect(0, 0, WIDTH, HEIGHT);
             g.drawImage(frame, (WIDTH - w) / 2, (HEIGHT - h) / 2, null);
+            for (Drawing d : c.drawings()) {
+                if (d.shownAt(now)) {
+                    drawings.paint(g, d.marks(), (WIDTH - w) / 2.0, (HEIGHT - h) / 2.0, w, h);
+                }
+            }
+            g.setColor(INK);
             double width = sans.width(c.line(), 17);
             g.fillRect(12, 12, (int) width + 20, 30);
             g.setColor(PAPER);

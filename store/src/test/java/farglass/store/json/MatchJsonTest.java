@@ -7,6 +7,8 @@ import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.ObjectMapper;
 import farglass.lexicon.Lexicon;
 import farglass.match.Corner;
+import farglass.match.Drawing;
+import farglass.match.Drawings;
 import farglass.match.MatchRecord;
 import farglass.match.Method;
 import farglass.match.Side;
@@ -81,6 +83,16 @@ class MatchJsonTest {
         for (farglass.match.Edit e : Samples.edits(r)) {
             assertThat(EditJson.read(EditJson.write(e, r))).isEqualTo(e);
         }
+    }
+
+    @Test
+    void drawingsComeBackEqual() throws Exception {
+        MatchRecord r = MatchJson.read(Samples.documented());
+        MatchRecord drawn = r.withFilms(List.of(Drawings.add(
+                r.films().get(0),
+                FilmTime.ofMs(5_000),
+                new Drawing.Mark(Drawing.Kind.RING, Corner.B, 0.25, 0.5, 0.75, 1, null))));
+        assertThat(MatchJson.read(MatchJson.write(drawn))).isEqualTo(drawn);
     }
 
     @Test

@@ -1,0 +1,203 @@
+package farglass.desk.film;
+
+import farglass.desk.player.FilmView;
+import farglass.desk.shell.Desk;
+import farglass.desk.shell.Look;
+import farglass.desk.shell.Words;
+import farglass.film.reel.DrawingPainter;
+import farglass.match.Corner;
+import farglass.match.Drawing;
+import farglass.match.Drawings;
+import farglass.match.Edit;
+import farglass.match.FilmRef;
+import farglass.match.MatchRecord;
+import farglass.time.FilmTime;
+import java.awt.Graphics2D;
+import java.awt.image.BufferedImage;
+import java.awt.image.DataBufferInt;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.function.UnaryOperator;
+import javafx.geometry.Rectangle2D;
+import javafx.scene.image.ImageView;
+import javafx.scene.image.PixelFormat;
+import javafx.scene.image.WritableImage;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.MouseButton;
+import javafx.scene.input.MouseEvent;
+import javafx.scene.layout.Pane;
+import javafx.scene.paint.Color;
+
+/**
+ * Drawings over the film. A tool is taken by its key and draws one mark: with the main button in the colour of the athlete
+ * drawn amber, with the other in the other's. Marks belong to the frame on screen and are shown again when it is played.
+ */
+final class Sketch extends Pane {
+    private final Desk desk;
+    private final FilmView film;
+    private final Runnable back;
+    private final ImageView picture = new ImageView();
+    private Drawing.Kind tool;
+    private String words;
+    private Drawing.Mark begun;
+
+    /** @param back gives the keyboard back to the station */
+    Sketch(Desk desk, FilmView film, Runnable back) {
+        this.desk = desk;
+        this.film = film;
+        this.back = back;
+        setId("sketch");
+        setMouseTransparent(true);
+        picture.setManaged(false);
+        getChildren().add(picture);
+        setOnMousePressed(this::press);
+        setOnMouseDragged(this::drag);
+        setOnMouseReleased(this::release);
+        setOnKeyPressed(e -> {
+            if (e.getCode() == KeyCode.ESCAPE) {
+                putAway();
+                e.consume();
+            }
+        });
+        widthProperty().addListener((o, was, is) -> draw());
+        heightProperty().addListener((o, was, is) -> draw());
+    }
+
+    /** @param text the words of a text mark */
+    void take(Drawing.Kind kind, String text) {
+        if (film.player() == null || film.moment().get() == null) {
+            desk.notices().problem(Words.of("clock.no-film"));
+            return;
+        }
+        if (kind == Drawing.Kind.TEXT && text.isBlank()) {
+            desk.notices().done(Words.of("draw.words"));
+            return;
+        }
+        film.player().pause();
+        tool = kind;
+        words = kind == Drawing.Kind.TEXT ? text.strip() : null;
+        setMouseTransparent(false);
+        getStyleClass().add("sketching");
+        requestFocus();
+        desk.notices().done(Words.of("draw.how"));
+    }
+
+    private void putAway() {
+        tool = null;
+        begun = null;
+        setMouseTransparent(true);
+        getStyleClass().remove("sketching");
+        draw();
+        back.run();
+    }
+
+    /** Takes away what is drawn on the frame on screen. */
+    void clear() {
+        FilmView.Moment m = film.moment().get();
+        if (m != null) {
+            change(f -> Drawings.clear(f, m.time()));
+        }
+    }
+
+    private void press(MouseEvent e) {
+        MatchRecord r = desk.openRecord().get();
+        Corner amber = desk.amber(r);
+        Corner who = e.getButton() == MouseButton.PRIMARY ? amber : amber.other();
+        begun = new Drawing.Mark(
+                tool,
+                who,
+                share(e.getX(), true),
+                share(e.getY(), false),
+                share(e.getX(), true),
+                share(e.getY(), false),
+                words);
+        draw();
+    }
+
+    private void drag(MouseEvent e) {
+        if (begun != null) {
+            begun = new Drawing.Mark(
+                    begun.kind(),
+                    begun.who(),
+                    begun.x1(),
+                    begun.y1(),
+                    share(e.getX(), true),
+                    share(e.getY(), false),
+                    words);
+            draw();
+        }
+    }
+
+    private void release(MouseEvent e) {
+        drag(e);
+        Drawing.Mark mark = begun;
+        FilmView.Moment m = film.moment().get();
+        putAway();
+        boolean small = mark == null
+                || mark.kind() != Drawing.Kind.TEXT && Math.hypot(mark.x2() - mark.x1(), mark.y2() - mark.y1()) < 0.01;
+        if (!small && m != null) {
+            change(f -> Drawings.add(f, m.time(), mark));
+        }
+    }
+
+    private void change(UnaryOperator<FilmRef> change) {
+        MatchRecord r = desk.openRecord().get();
+        List<FilmRef> after = new ArrayList<>(r.films());
+        after.set(0, change.apply(after.get(0)));
+        if (!after.equals(r.films())) {
+            desk.edit(new Edit.SetFilms(r.films(), after));
+        }
+    }
+
+    private double share(double at, boolean across) {
+        Rectangle2D p = film.pictureBounds();
+        double v = across ? (at - p.getMinX()) / p.getWidth() : (at - p.getMinY()) / p.getHeight();
+        return Math.max(0, Math.min(1, v));
+    }
+
+    /** Draws what belongs to the moment on screen. */
+    void draw() {
+        MatchRecord r = desk.openRecord().get();
+        FilmView.Moment m = film.moment().get();
+        List<Drawing.Mark> marks = new ArrayList<>();
+        if (r != null && m != null && !r.films().isEmpty()) {
+            marks.addAll(marksAt(r.films().get(0), m.time()));
+        }
+        if (begun != null) {
+            marks.add(begun);
+        }
+        picture.setVisible(!marks.isEmpty());
+        if (!marks.isEmpty() && getWidth() > 2 && getHeight() > 2) {
+            picture.setImage(image(r, marks));
+        }
+    }
+
+    private static List<Drawing.Mark> marksAt(FilmRef film, FilmTime f) {
+        return Drawings.of(film).stream()
+                .filter(d -> d.shownAt(f))
+                .flatMap(d -> d.marks().stream())
+                .toList();
+    }
+
+    private WritableImage image(MatchRecord r, List<Drawing.Mark> marks) {
+        int w = (int) getWidth();
+        int h = (int) getHeight();
+        BufferedImage image = new BufferedImage(w, h, BufferedImage.TYPE_INT_ARGB_PRE);
+        Graphics2D g = image.createGraphics();
+        Rectangle2D p = film.pictureBounds();
+        painter(desk, r).paint(g, marks, p.getMinX(), p.getMinY(), p.getWidth(), p.getHeight());
+        g.dispose();
+        WritableImage shown = new WritableImage(w, h);
+        int[] pixels = ((DataBufferInt) image.getRaster().getDataBuffer()).getData();
+        shown.getPixelWriter().setPixels(0, 0, w, h, PixelFormat.getIntArgbPreInstance(), pixels, 0, w);
+        return shown;
+    }
+
+    /** Paints marks in the colours of the athletes of a record. */
+    static DrawingPainter painter(Desk desk, MatchRecord r) {
+        return new DrawingPainter(who -> {
+            Color c = who == null ? Look.ALARM : desk.colour(r, who);
+            return new java.awt.Color((float) c.getRed(), (float) c.getGreen(), (float) c.getBlue());
+        });
+    }
+}
