@@ -12,6 +12,7 @@ import javafx.util.Duration;
 /** The line that says what happened, what was kept and what to do. Problems stay until they are put away. */
 public final class Notices {
     private static final Duration SHORT = Duration.seconds(6);
+    private static final double HEAD = 54;
     private final Label text = Ui.prose("", "notice-text");
     private final HBox bar = new HBox(12, text, Ui.spring(), Ui.button(Words.of("notice.close"), this::clear, "quiet"));
     private final PauseTransition fade = new PauseTransition(SHORT);
@@ -20,6 +21,8 @@ public final class Notices {
         bar.setId("notice");
         bar.getStyleClass().add("notice");
         bar.setAlignment(Pos.CENTER_LEFT);
+        // as tall as the head of a page, which it covers whole
+        bar.setMinHeight(HEAD);
         bar.setMaxHeight(Region.USE_PREF_SIZE);
         text.setMaxWidth(1000);
         fade.setOnFinished(e -> clear());
