@@ -4,6 +4,7 @@ import farglass.lexicon.Grip;
 import farglass.lexicon.Lexicon;
 import farglass.lexicon.Position;
 import farglass.lexicon.Technique;
+import farglass.lexicon.Term;
 import farglass.match.CallKind;
 import farglass.match.Corner;
 import farglass.match.Outcome;
@@ -46,13 +47,14 @@ final class Meaning {
         if (p.call != null) {
             return call();
         }
-        if (p.term instanceof Technique technique) {
+        Term term = p.meant();
+        if (term instanceof Technique technique) {
             return action(technique);
         }
-        if (p.term instanceof Position position) {
+        if (term instanceof Position position) {
             return position(position);
         }
-        if (p.term instanceof Grip grip) {
+        if (term instanceof Grip grip) {
             return grip(grip);
         }
         return missing("what did " + (p.who == null ? "they" : name(p.who)) + " do?");

@@ -80,6 +80,10 @@ public final class PhraseReader {
         if (used > 0) {
             return used;
         }
+        if (w.equals(Words.GRIP) && p.term == null && i + 1 < words.length) {
+            p.grip = true;
+            return 1;
+        }
         if (Words.REMARKS.containsKey(w) && p.term == null) {
             p.remark = Words.REMARKS.get(w);
             takeText(words, i + 1, p, context);
@@ -101,6 +105,7 @@ public final class PhraseReader {
                 trial.expectTarget = p.expectTarget;
                 if (takeTerm(corrected, 0, trial) == corrected.length) {
                     p.term = trial.term;
+                    p.meanings = trial.meanings.isEmpty() ? p.meanings : trial.meanings;
                     p.target = trial.target == null ? p.target : trial.target;
                     p.expectTarget = trial.expectTarget;
                     p.slips.add(typed + ": " + meant.get());
@@ -216,6 +221,7 @@ public final class PhraseReader {
                 return n;
             }
             if (p.term == null) {
+                p.meanings = found;
                 p.term = found.stream()
                         .min(java.util.Comparator.comparingInt(PhraseReader::rank))
                         .orElseThrow();

@@ -1,5 +1,6 @@
 package farglass.phrase;
 
+import farglass.lexicon.Grip;
 import farglass.lexicon.Lexicon;
 import farglass.match.Corner;
 import farglass.match.Side;
@@ -47,7 +48,10 @@ public final class PhraseWriter {
             }
         } else if (tag instanceof Tag.Grip g) {
             w.add(g.by().code());
-            w.add(lexicon.grip(g.grip()).map(x -> Lexicon.normal(x.name())).orElse(g.grip()));
+            String name =
+                    lexicon.grip(g.grip()).map(x -> Lexicon.normal(x.name())).orElse(g.grip());
+            boolean other = lexicon.lookUp(name).stream().anyMatch(t -> !(t instanceof Grip));
+            w.add(other && g.depth() == null ? Words.GRIP + " " + name : name);
             if (g.hand() != null && g.hand() != Side.NOT_VISIBLE) {
                 w.add(g.hand().code());
             }

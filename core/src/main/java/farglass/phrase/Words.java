@@ -28,6 +28,7 @@ final class Words {
     static final Map<String, Boolean> PUNISHED = Map.of("punished", true, "unpunished", false);
 
     static final String INSTEAD = "instead";
+    static final String GRIP = "grip";
     static final String ANSWER = "answer";
     static final Map<String, Outcome> OUTCOMES = Map.of(
             "completed", Outcome.COMPLETED,

@@ -325,4 +325,19 @@ class PhraseReaderTest {
         assertThat(Slip.distance("kitten", "sitting")).isEqualTo(3);
         assertThat(Slip.distance("lasso", "lasso")).isZero();
     }
+
+    @Test
+    void aWordOfSeveralMeaningsIsToldByWhatIsSaidOfIt() {
+        assertThat(reader.read("a lapel left", openGuardOfA).tags().get(0)).isInstanceOf(Tag.Position.class);
+        assertThat(reader.read("a lapel left deep", openGuardOfA).tags().get(0)).isInstanceOf(Tag.Grip.class);
+        assertThat(reader.read("a grip lapel left", openGuardOfA).tags().get(0)).isInstanceOf(Tag.Grip.class);
+        assertThat(reader.read("b over under left 2", openGuardOfA).tags().get(0))
+                .isInstanceOf(Tag.Action.class);
+        assertThat(reader.read("b over under left forced", openGuardOfA).tags().get(0))
+                .isInstanceOf(Tag.Position.class);
+        assertThat(((Tag.Action)
+                                reader.read("b grip fight", openGuardOfA).tags().get(0))
+                        .technique())
+                .isEqualTo("grip-fight");
+    }
 }

@@ -28,6 +28,8 @@ final class SegmentBuilder {
 
     /** The clock may become unreadable so long before a replay begins. */
     private static final long SHOT_AFTER_MS = 1500;
+    /** Nothing shorter is a segment of its own. */
+    private static final long SLIVER_MS = 100;
     /** A run may lose its last seconds to the reader. */
     private static final long LOST_END_MS = 6000;
 
@@ -81,7 +83,7 @@ final class SegmentBuilder {
         Run first = runs.get(0);
         // a clock first seen running in its first seconds began to run before the eyes of the film
         long begins = first.firstShownMs() <= 1000 ? Math.round(first.offsetMs()) : scan.ms()[first.from()];
-        blank(Math.max(0, begins), Segment.Kind.OTHER);
+        blank(begins < SLIVER_MS ? 0 : begins, Segment.Kind.OTHER);
         for (int i = 0; i < runs.size(); i++) {
             Run run = runs.get(i);
             Run next = i + 1 < runs.size() ? runs.get(i + 1) : null;
@@ -209,7 +211,13 @@ final class SegmentBuilder {
 
     private void blank(long to, Segment.Kind kind) {
         long end = Math.min(to, duration);
-        if (end > at) {
+        Segment last = segments.isEmpty() ? null : segments.get(segments.size() - 1);
+        if (end > at && end - at < SLIVER_MS && last != null && last.kind() != Segment.Kind.LIVE) {
+            segments.set(
+                    segments.size() - 1,
+                    new Segment(last.from(), FilmTime.ofMs(end), last.kind(), last.at(), last.speed()));
+            at = end;
+        } else if (end > at) {
             segments.add(Segment.blank(at, end, kind));
             at = end;
         }

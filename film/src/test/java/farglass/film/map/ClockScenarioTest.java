@@ -1,0 +1,244 @@
+package farglass.film.map;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import farglass.film.GrayPicture;
+import farglass.film.map.ClockRuns.Run;
+import farglass.film.map.FilmScan.Display;
+import farglass.film.studio.Lettering;
+import farglass.time.FilmTime;
+import farglass.time.Segment;
+import farglass.type.Typeface;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import org.junit.jupiter.api.Test;
+
+/** Broadcasts as the scanner would see them, without a film: what the clock box shows frame by frame. */
+class ClockScenarioTest {
+    private static final long LENGTH = 300_000;
+    private static final long FRAME = 40;
+    private static final GrayPicture MAT = flat();
+    private static final Map<String, GrayPicture> DRAWN = new HashMap<>();
+
+    private final List<GrayPicture> shown = new ArrayList<>();
+    private final List<Double> change = new ArrayList<>();
+    private final List<Integer> shots = new ArrayList<>();
+    private boolean down = true;
+
+    private static GrayPicture flat() {
+        byte[] pixels = new byte[90 * 64];
+        for (int i = 0; i < pixels.length; i++) {
+            pixels[i] = (byte) (110 + i % 7);
+        }
+        return new GrayPicture(90, 64, pixels);
+    }
+
+    private void frame(GrayPicture picture, double moved) {
+        shown.add(picture);
+        change.add(moved);
+    }
+
+    private void cut() {
+        shots.add(shown.size());
+    }
+
+    private GrayPicture clock(long matchMs) {
+        long seconds = down ? (LENGTH - matchMs + 999) / 1000 : matchMs / 1000;
+        String text = String.format(Locale.ROOT, "%d %02d", seconds / 60, seconds % 60);
+        return DRAWN.computeIfAbsent(text, t -> Lettering.picture(Typeface.SANS_SEMIBOLD, t));
+    }
+
+    /** How much moves at a match moment: the same however it is filmed. */
+    private static double motion(long matchMs) {
+        return 1.2 + Math.sin(matchMs / 310.0) * 0.5 + Math.sin(matchMs / 1170.0) * 0.6;
+    }
+
+    private void live(long fromMs, long toMs) {
+        for (long m = fromMs; m < toMs; m += FRAME) {
+            frame(clock(m), motion(m));
+        }
+    }
+
+    private void standing(long atMs, long forMs) {
+        for (long t = 0; t < forMs; t += FRAME) {
+            frame(clock(atMs), t == 0 ? 9 : 0.2);
+        }
+    }
+
+    private void hidden(long forMs) {
+        cut();
+        for (long t = 0; t < forMs; t += FRAME) {
+            frame(MAT, t == 0 ? 20 : 1);
+        }
+        cut();
+    }
+
+    private FilmScan scan() {
+        long[] ms = new long[shown.size()];
+        double[] moved = new double[ms.length];
+        List<Display> displays = new ArrayList<>();
+        List<GrayPicture> small = new ArrayList<>();
+        for (int i = 0; i < ms.length; i++) {
+            ms[i] = i * FRAME;
+            moved[i] = change.get(i);
+            if (i == 0 || shown.get(i) != shown.get(i - 1)) {
+                displays.add(new Display(i, shown.get(i)));
+            }
+            small.add(new GrayPicture(1, 1, new byte[] {(byte) (i * 7)}));
+        }
+        return new FilmScan(ms, moved, List.copyOf(shots), displays, small);
+    }
+
+    private List<Segment> segments(Boolean direction) {
+        FilmScan scan = scan();
+        ClockTrack track = ClockTrack.of(scan, direction, List.of());
+        assertThat(track.down()).isEqualTo(down);
+        List<Run> runs = ClockRuns.of(track, scan.ms(), LENGTH);
+        return new SegmentBuilder(scan, track, runs, shown.size() * FRAME, LENGTH)
+                .parts().stream().map(Proposal.Part::segment).toList();
+    }
+
+    private static List<Segment.Kind> kinds(List<Segment> segments) {
+        return segments.stream()
+                .filter(s -> s.to().ms() - s.from().ms() > 100)
+                .map(Segment::kind)
+                .toList();
+    }
+
+    private static long matchAt(List<Segment> segments, long filmMs) {
+        Segment s = segments.stream()
+                .filter(x -> x.contains(FilmTime.ofMs(filmMs)))
+                .findFirst()
+                .orElseThrow();
+        assertThat(s.kind()).as("at %d", filmMs).isEqualTo(Segment.Kind.LIVE);
+        return s.matchTime(FilmTime.ofMs(filmMs)).ms();
+    }
+
+    @Test
+    void aClockThatOnlyRunsIsLiveFromItsFirstSecond() {
+        standing(0, 3000);
+        live(0, 40_000);
+        List<Segment> found = segments(null);
+        assertThat(kinds(found)).containsExactly(Segment.Kind.OTHER, Segment.Kind.LIVE);
+        assertThat(matchAt(found, 20_000)).isCloseTo(17_000, within(60L));
+        assertThat(found.get(1).from().ms()).isCloseTo(3000, within(80L));
+    }
+
+    @Test
+    void aStoppageIsPlacedWhereThePictureChanges() {
+        live(0, 22_400);
+        standing(22_400, 7_000);
+        live(22_400, 50_000);
+        List<Segment> found = segments(true);
+        assertThat(kinds(found)).containsExactly(Segment.Kind.LIVE, Segment.Kind.STOPPAGE, Segment.Kind.LIVE);
+        assertThat(found.get(1).from().ms()).isCloseTo(22_400, within(80L));
+        assertThat(found.get(1).to().ms()).isCloseTo(29_400, within(80L));
+        assertThat(matchAt(found, 40_000)).isCloseTo(33_000, within(60L));
+    }
+
+    @Test
+    void aHiddenClockInAStoppageIsAReplay() {
+        live(0, 22_400);
+        standing(22_400, 2_000);
+        hidden(6_000);
+        live(22_400, 50_000);
+        List<Segment> found = segments(true);
+        assertThat(kinds(found))
+                .containsExactly(Segment.Kind.LIVE, Segment.Kind.STOPPAGE, Segment.Kind.REPLAY, Segment.Kind.LIVE);
+        Segment replay = found.stream()
+                .filter(s -> s.kind() == Segment.Kind.REPLAY)
+                .findFirst()
+                .orElseThrow();
+        assertThat(replay.from().ms()).isCloseTo(24_400, within(80L));
+        assertThat(replay.to().ms()).isCloseTo(30_400, within(80L));
+        assertThat(replay.matchEnd().ms()).isLessThanOrEqualTo(22_400 + 500);
+    }
+
+    @Test
+    void aClockThatRunsOnBehindAReplayLeavesAGapOfMatchTime() {
+        live(0, 22_000);
+        hidden(6_000);
+        live(28_000, 60_000);
+        List<Segment> found = segments(true);
+        assertThat(kinds(found)).containsExactly(Segment.Kind.LIVE, Segment.Kind.REPLAY, Segment.Kind.LIVE);
+        assertThat(matchAt(found, 10_000)).isCloseTo(10_000, within(60L));
+        assertThat(matchAt(found, 40_000)).isCloseTo(40_000, within(60L));
+    }
+
+    @Test
+    void missingFilmIsACutAtTheChangeOfShot() {
+        live(0, 20_000);
+        cut();
+        frame(clock(47_000), 20);
+        live(47_040, 80_000);
+        List<Segment> found = segments(true);
+        assertThat(kinds(found)).containsExactly(Segment.Kind.LIVE, Segment.Kind.LIVE);
+        assertThat(found.get(1).from().ms()).isCloseTo(20_000, within(100L));
+        assertThat(matchAt(found, 30_000)).isCloseTo(57_000, within(100L));
+    }
+
+    @Test
+    void aClockThatCountsUpIsFoundOutToDoSo() {
+        down = false;
+        live(0, 45_000);
+        standing(45_000, 5_000);
+        live(45_000, 70_000);
+        List<Segment> found = segments(null);
+        assertThat(kinds(found)).containsExactly(Segment.Kind.LIVE, Segment.Kind.STOPPAGE, Segment.Kind.LIVE);
+        assertThat(matchAt(found, 60_000)).isCloseTo(55_000, within(60L));
+    }
+
+    @Test
+    void filmThatBeginsInTheMiddleBeginsLiveThere() {
+        live(100_000, 150_000);
+        List<Segment> found = segments(true);
+        assertThat(kinds(found)).containsExactly(Segment.Kind.LIVE);
+        assertThat(matchAt(found, 0)).isCloseTo(100_000, within(60L));
+    }
+
+    @Test
+    void timeThatRunsOutEndsTheMatch() {
+        live(255_000, 300_000);
+        standing(300_000, 4_000);
+        List<Segment> found = segments(true);
+        assertThat(kinds(found)).containsExactly(Segment.Kind.LIVE, Segment.Kind.STOPPAGE);
+        assertThat(found.get(0).matchEnd().ms()).isCloseTo(300_000, within(80L));
+    }
+
+    @Test
+    void momentsTheUserHasReadNameTheDigitsOfAShortFilm() {
+        live(0, 11_000);
+        FilmScan scan = scan();
+        List<ClockTrack.Known> known = new ArrayList<>();
+        for (long ms = 500; ms < 11_000; ms += 1000) {
+            known.add(new ClockTrack.Known(ms, (int) ((LENGTH - ms + 999) / 1000)));
+        }
+        ClockTrack track = ClockTrack.of(scan, true, known);
+        for (int i = 0; i < shown.size(); i++) {
+            assertThat(track.at(i)).isEqualTo((int) ((LENGTH - i * FRAME + 999) / 1000));
+        }
+    }
+
+    @Test
+    void darkDigitsOnALightBoardWithARimAreDigitsToo() {
+        GrayPicture light = Lettering.picture(Typeface.SANS, "7 31");
+        byte[] pixels = new byte[light.pixels().length];
+        for (int i = 0; i < pixels.length; i++) {
+            pixels[i] = (byte) (230 - (light.pixels()[i] & 0xff) * 200 / 255);
+        }
+        for (int x = 0; x < light.width(); x++) {
+            pixels[x] = 20;
+            pixels[(light.height() - 1) * light.width() + x] = 20;
+        }
+        List<Glyph> dark = Glyph.of(new GrayPicture(light.width(), light.height(), pixels));
+        List<Glyph> plain = Glyph.of(light);
+        assertThat(dark).hasSize(3);
+        for (int i = 0; i < 3; i++) {
+            assertThat(dark.get(i).distance(plain.get(i))).isLessThan(0.06);
+        }
+    }
+}
