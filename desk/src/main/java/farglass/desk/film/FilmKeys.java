@@ -39,31 +39,31 @@ final class FilmKeys {
                 .on("Ctrl+L", "keys.loop", () -> station.looping().here())
                 .on("Ctrl+Shift+L", "keys.loop.end", () -> station.looping().end())
                 .on(
-                        "Open_Bracket",
+                        "Open Bracket",
                         "keys.loop.from",
                         idle,
                         () -> station.looping().beginHere())
                 .on(
-                        "Close_Bracket",
+                        "Close Bracket",
                         "keys.loop.to",
                         idle,
                         () -> station.looping().endHere())
                 .on(
-                        "Shift+Open_Bracket",
+                        "Shift+Open Bracket",
                         "keys.loop.from.earlier",
                         idle,
                         () -> station.looping().moveBegin(-1))
                 .on(
-                        "Ctrl+Open_Bracket",
+                        "Ctrl+Open Bracket",
                         "keys.loop.from.later",
                         () -> station.looping().moveBegin(1))
                 .on(
-                        "Shift+Close_Bracket",
+                        "Shift+Close Bracket",
                         "keys.loop.to.later",
                         idle,
                         () -> station.looping().moveEnd(1))
                 .on(
-                        "Ctrl+Close_Bracket",
+                        "Ctrl+Close Bracket",
                         "keys.loop.to.earlier",
                         () -> station.looping().moveEnd(-1))
                 .on("Slash", "keys.review", idle, () -> station.looping().review())
@@ -81,8 +81,8 @@ final class FilmKeys {
                 .on("Alt+4", "keys.draw.spotlight", () -> draw(Drawing.Kind.SPOTLIGHT))
                 .on("Alt+5", "keys.draw.text", () -> draw(Drawing.Kind.TEXT))
                 .on("Alt+0", "keys.draw.clear", () -> station.sketch().clear())
-                .on("Page_Up", "keys.tag.previous", () -> step(-1))
-                .on("Page_Down", "keys.tag.next", () -> step(1))
+                .on("Page Up", "keys.tag.previous", () -> step(-1))
+                .on("Page Down", "keys.tag.next", () -> step(1))
                 .on("Alt+Left", "keys.nudge.earlier", () -> station.edits().nudge(-FRAME_MS))
                 .on("Alt+Right", "keys.nudge.later", () -> station.edits().nudge(FRAME_MS))
                 .on(

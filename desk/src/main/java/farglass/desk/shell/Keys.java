@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.function.BooleanSupplier;
 import javafx.scene.Node;
+import javafx.scene.input.KeyCodeCombination;
 import javafx.scene.input.KeyCombination;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.FlowPane;
@@ -38,7 +39,12 @@ public final class Keys {
 
     /** @param when whether the binding holds at the moment */
     public Keys on(String combination, String does, BooleanSupplier when, Runnable action) {
-        bindings.add(new Binding(KeyCombination.valueOf(combination), Words.of(does), when, action));
+        KeyCombination keys = KeyCombination.valueOf(combination);
+        if (!(keys instanceof KeyCodeCombination)) {
+            // a misspelled key would be taken for a character that no keyboard sends
+            throw new IllegalArgumentException("key (" + combination + ") is not one of KeyCode's names");
+        }
+        bindings.add(new Binding(keys, Words.of(does), when, action));
         return this;
     }
 
@@ -55,13 +61,8 @@ public final class Keys {
 
     public List<Line> lines() {
         return bindings.stream()
-                .map(b -> new Line(shown(b.keys().getDisplayText()), b.does()))
+                .map(b -> new Line(b.keys().getDisplayText(), b.does()))
                 .toList();
-    }
-
-    /** Keys as they are printed on the keyboard. */
-    private static String shown(String keys) {
-        return keys.replace("Open_Bracket", "[").replace("Close_Bracket", "]").replace('_', ' ');
     }
 
     static Node sheet(List<Line> lines, Runnable close) {
