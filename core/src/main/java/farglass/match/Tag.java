@@ -185,12 +185,16 @@ public sealed interface Tag {
         }
 
         public Action sided(Side s) {
+            return sides(s == null ? List.of() : List.of(s));
+        }
+
+        public Action sides(List<Side> directions) {
             return new Action(
                     t,
                     by,
                     technique,
                     family,
-                    s == null ? List.of() : List.of(s),
+                    directions,
                     outcome,
                     reached,
                     to,

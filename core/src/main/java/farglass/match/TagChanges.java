@@ -1,7 +1,5 @@
 package farglass.match;
 
-import java.util.List;
-
 /** Changes of one tag that are made by a single key. Tags they mean nothing for come back as they are. */
 public final class TagChanges {
     private TagChanges() {}
@@ -9,7 +7,7 @@ public final class TagChanges {
     /** Left and right exchanged. */
     public static Tag mirrored(Tag tag) {
         if (tag instanceof Tag.Action a) {
-            return withSides(a, a.sides().stream().map(TagChanges::other).toList());
+            return a.sides(a.sides().stream().map(TagChanges::other).toList());
         }
         if (tag instanceof Tag.Position p) {
             return p.sided(other(p.side()));
@@ -75,27 +73,8 @@ public final class TagChanges {
     /** The side as one that cannot be seen. */
     public static Tag sideHidden(Tag tag) {
         if (tag instanceof Tag.Action a) {
-            return withSides(a, List.of(Side.NOT_VISIBLE));
+            return a.sided(Side.NOT_VISIBLE);
         }
         return tag instanceof Tag.Position p ? p.sided(Side.NOT_VISIBLE) : tag;
-    }
-
-    private static Tag.Action withSides(Tag.Action a, List<Side> sides) {
-        return new Tag.Action(
-                a.t(),
-                a.by(),
-                a.technique(),
-                a.family(),
-                sides,
-                a.outcome(),
-                a.reached(),
-                a.to(),
-                a.until(),
-                a.answer(),
-                a.limb(),
-                a.checks(),
-                a.target(),
-                a.believed(),
-                a.info());
     }
 }

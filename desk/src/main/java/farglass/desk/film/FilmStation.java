@@ -18,7 +18,6 @@ import farglass.time.Segment;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import javafx.animation.Animation;
 import javafx.animation.KeyFrame;
@@ -36,7 +35,6 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
-import javafx.scene.shape.Rectangle;
 import javafx.util.Duration;
 
 /** Watching and tagging one match. */
@@ -46,9 +44,8 @@ public final class FilmStation implements Station, Keys.Bound {
 
     private final Desk desk;
     private final FilmView film = new FilmView();
-    private final Label chip = Ui.label("", "film-chip");
-    private final Label facts = Ui.label("", "soft");
-    private final HBox legend = new HBox(14);
+    private final FilmChip chip = new FilmChip();
+    private final FilmHead head;
     private final Label count = Ui.label("", "soft");
     private final TideLine tide;
     private final RecordList list;
@@ -58,6 +55,7 @@ public final class FilmStation implements Station, Keys.Bound {
     private ClockFinder clockFinder;
     private Sketch sketch;
     private final TagEdits edits;
+    private final ClockPhrase clocks;
     private final Keys keys;
     private final VBox view;
     private final Button make = Ui.button(Words.of("film.make"), this::makeFootage, "choice");
@@ -75,7 +73,9 @@ public final class FilmStation implements Station, Keys.Bound {
 
     public FilmStation(Desk desk) {
         this.desk = desk;
+        this.head = new FilmHead(desk);
         this.tide = TideLine.large(desk.lexicon());
+        this.clocks = new ClockPhrase(desk, film);
         this.edits = new TagEdits(desk, this::selectionMoved);
         this.list = new RecordList(desk, this::pick);
         this.choice = new FilmChoice(desk);
@@ -104,9 +104,6 @@ public final class FilmStation implements Station, Keys.Bound {
     }
 
     private VBox layout() {
-        HBox head = new HBox(14, Ui.label(Words.of("film.question"), "question"), Ui.spring(), facts, legend);
-        head.setAlignment(Pos.CENTER_LEFT);
-        legend.setAlignment(Pos.CENTER_LEFT);
         sketch = new Sketch(desk, film, () -> phrase.field().requestFocus());
         StackPane screen = new StackPane(film, sketch, chip, make);
         screen.getStyleClass().add("screen");
@@ -252,22 +249,7 @@ public final class FilmStation implements Station, Keys.Bound {
     }
 
     private void header(MatchRecord r) {
-        MatchRecord.Details d = r.details();
-        String date = d.date() == null ? "" : d.date().toString();
-        facts.setText(java.util.stream.Stream.of(d.event(), d.round(), date, d.attire(), d.ruleset())
-                .filter(s -> s != null && !s.isEmpty())
-                .collect(java.util.stream.Collectors.joining(", ")));
-        legend.getChildren().clear();
-        for (Corner c : Corner.values()) {
-            String marker = r.athlete(c).marker() == null ? "" : r.athlete(c).marker();
-            HBox one = new HBox(
-                    6,
-                    new Rectangle(12, 12, desk.colour(r, c)),
-                    Ui.label(c.code() + "  " + r.athlete(c).surname(), "strong"),
-                    Ui.label(marker, "soft"));
-            one.setAlignment(Pos.CENTER_LEFT);
-            legend.getChildren().add(one);
-        }
+        head.show(r);
         long unsure = r.tags().stream().filter(t -> t.info().unsure()).count();
         count.setText(
                 unsure == 0
@@ -351,51 +333,7 @@ public final class FilmStation implements Station, Keys.Bound {
     }
 
     private void chip() {
-        FilmView.Moment m = film.moment().get();
-        MatchRecord r = record();
-        if (m == null || r == null) {
-            boolean bare = r != null && film.player() == null;
-            chip.setVisible(bare);
-            chip.setText(
-                    bare
-                            ? Words.of(
-                                    mat.running() ? "film.mat.runs" : "film.mat.stands",
-                                    Clock.countdown(
-                                            r.details().lengthMs() - mat.now().ms()))
-                            : "");
-            return;
-        }
-        String kind = r.clock().isEmpty()
-                ? Words.of("film.unsynced")
-                : r.clock()
-                        .at(m.time())
-                        .map(s -> Words.of("film.kind." + s.kind().name().toLowerCase(Locale.ROOT)))
-                        .orElse(Words.of("film.unsynced"));
-        String speed = String.format(Locale.ROOT, "%.3f", film.speed().get()).replaceAll("\\.?0+$", "");
-        chip.setVisible(true);
-        chip.setText(Words.of(
-                        "film.chip",
-                        kind,
-                        speed,
-                        m.frame(),
-                        Clock.tenths(m.time().ms()))
-                + elapsed(r, m.time()));
-    }
-
-    /** Film and match time since the stopwatch was started. */
-    private String elapsed(MatchRecord r, FilmTime now) {
-        FilmTime since = looping.watched();
-        if (since == null) {
-            return "";
-        }
-        Optional<MatchTime> a = r.clock().matchTime(since);
-        Optional<MatchTime> b = r.clock().matchTime(now);
-        String match = a.isEmpty() || b.isEmpty() ? "?" : signed(b.get().since(a.get()));
-        return Words.of("film.watch", signed(now.ms() - since.ms()), match);
-    }
-
-    private static String signed(long ms) {
-        return String.format(Locale.ROOT, "%+.2f s", ms / 1000.0);
+        chip.show(record(), film, mat, looping);
     }
 
     /** Goes to a match moment: on the film when it shows it, else on the tide line alone. */
@@ -438,52 +376,15 @@ public final class FilmStation implements Station, Keys.Bound {
 
     private void keep(String text, List<Tag> tags) {
         if (text.startsWith("clock")) {
-            readClock(text);
+            clocks.read(text);
         } else {
             edits.keep(tags, inReplay());
         }
     }
 
-    /** {@code clock 6:30} says what the match clock shows now; {@code clock 1:30 up} for one that counts up. */
-    private void readClock(String text) {
-        String[] w = text.split("\\s+");
-        if (w.length < 2 || Clock.parse(w[1]).isEmpty()) {
-            desk.notices().problem(Words.of("clock.how"));
-            return;
-        }
-        boolean down = w.length < 3 || !w[2].equals("up");
-        long reading = Clock.parse(w[1]).getAsLong();
-        long length = record().details().lengthMs();
-        if (down && reading > length) {
-            desk.notices().problem(Words.of("clock.more", w[1], Clock.seconds(length)));
-            return;
-        }
-        sync(MatchTime.ofMs(down ? length - reading : reading));
-    }
-
     /** Says that the film shows this match moment now. */
     void sync(MatchTime t) {
-        FilmView.Moment m = film.moment().get();
-        if (m == null) {
-            desk.notices().problem(Words.of("clock.no-film"));
-            return;
-        }
-        FilmSync.Synced synced = FilmSync.add(
-                record(),
-                new farglass.time.SyncPoint(m.time(), t),
-                film.info().get().durationMs());
-        desk.edit(synced.edit());
-        if (synced.breaks().isEmpty()) {
-            desk.notices().done(Words.of("clock.set", Clock.tenths(m.time().ms()), Clock.tenths(t.ms())));
-        } else {
-            var b = synced.breaks().get(0);
-            desk.notices()
-                    .problem(Words.of(
-                            b.lostMs() > 0 ? "clock.stoppage" : "clock.cut",
-                            Clock.tenths(Math.abs(b.lostMs())),
-                            Clock.tenths(b.from().film().ms()),
-                            Clock.tenths(b.to().film().ms())));
-        }
+        clocks.sync(t);
     }
 
     /** Puts a state change into the present span at the moment on screen. */

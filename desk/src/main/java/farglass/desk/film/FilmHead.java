@@ -1,0 +1,47 @@
+package farglass.desk.film;
+
+import farglass.desk.shell.Desk;
+import farglass.desk.shell.Ui;
+import farglass.desk.shell.Words;
+import farglass.match.Corner;
+import farglass.match.MatchRecord;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import javafx.geometry.Pos;
+import javafx.scene.control.Label;
+import javafx.scene.layout.HBox;
+import javafx.scene.shape.Rectangle;
+
+/** The station's question, what match it is, and who is who: letter, colour on the drawings, name, how to tell them apart. */
+final class FilmHead extends HBox {
+    private final Desk desk;
+    private final Label facts = Ui.label("", "soft");
+    private final HBox legend = new HBox(14);
+
+    FilmHead(Desk desk) {
+        super(14);
+        this.desk = desk;
+        setAlignment(Pos.CENTER_LEFT);
+        legend.setAlignment(Pos.CENTER_LEFT);
+        getChildren().addAll(Ui.label(Words.of("film.question"), "question"), Ui.spring(), facts, legend);
+    }
+
+    void show(MatchRecord r) {
+        MatchRecord.Details d = r.details();
+        String date = d.date() == null ? "" : d.date().toString();
+        facts.setText(Stream.of(d.event(), d.round(), date, d.attire(), d.ruleset())
+                .filter(s -> s != null && !s.isEmpty())
+                .collect(Collectors.joining(", ")));
+        legend.getChildren().clear();
+        for (Corner c : Corner.values()) {
+            String marker = r.athlete(c).marker() == null ? "" : r.athlete(c).marker();
+            HBox one = new HBox(
+                    6,
+                    new Rectangle(12, 12, desk.colour(r, c)),
+                    Ui.label(c.code() + "  " + r.athlete(c).surname(), "strong"),
+                    Ui.label(marker, "soft"));
+            one.setAlignment(Pos.CENTER_LEFT);
+            legend.getChildren().add(one);
+        }
+    }
+}
