@@ -220,4 +220,27 @@ class StationsTest extends DeskDriver {
         assertThat(desk.assignments())
                 .anyMatch(a -> a.id().equals(id) && a.event().equals("Harrow Spring Cup"));
     }
+
+    @Test
+    void theSecondPassIsLedFromPlaceToPlace() throws Exception {
+        openBare();
+        phrase("a knee cut");
+        await(
+                "an attempt without side and level",
+                () -> desk.openRecord().get().tags().stream()
+                        .anyMatch(t -> t instanceof Tag.Action a
+                                && a.t().ms() == 0
+                                && a.sides().isEmpty()));
+        press(KeyCode.F3);
+        awaitNotice("To which side?");
+        assertThat(notice()).contains("(1 of ");
+        press(KeyCode.ALT, KeyCode.H);
+        await(
+                "said not to be visible",
+                () -> desk.openRecord().get().tags().stream()
+                        .anyMatch(
+                                t -> t instanceof Tag.Action a && a.sides().contains(farglass.match.Side.NOT_VISIBLE)));
+        press(KeyCode.F3);
+        awaitNotice("How far did this get?");
+    }
 }

@@ -81,6 +81,7 @@ final class FilmKeys {
                 .on("Alt+4", "keys.draw.spotlight", () -> draw(Drawing.Kind.SPOTLIGHT))
                 .on("Alt+5", "keys.draw.text", () -> draw(Drawing.Kind.TEXT))
                 .on("Alt+0", "keys.draw.clear", () -> station.sketch().clear())
+                .on("F3", "keys.second", station::nextLook)
                 .on("Page Up", "keys.tag.previous", () -> step(-1))
                 .on("Page Down", "keys.tag.next", () -> step(1))
                 .on("Alt+Left", "keys.nudge.earlier", () -> station.edits().nudge(-FRAME_MS))

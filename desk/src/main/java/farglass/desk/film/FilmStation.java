@@ -1,5 +1,6 @@
 package farglass.desk.film;
 
+import farglass.check.SecondLook;
 import farglass.desk.phrase.PhraseLine;
 import farglass.desk.player.FilmView;
 import farglass.desk.shell.Desk;
@@ -59,6 +60,7 @@ public final class FilmStation implements Station, Keys.Bound {
     private final Keys keys;
     private final VBox view;
     private final Button make = Ui.button(Words.of("film.make"), this::makeFootage, "choice");
+    private SecondLook.Look lastLook;
     private String shownMatch;
     private String shownFile;
     private final Timeline matTicks = new Timeline(new KeyFrame(Duration.millis(100), e -> moved()));
@@ -359,6 +361,29 @@ public final class FilmStation implements Station, Keys.Bound {
         list.select(index);
         tide.select(index);
         seek(record().tags().get(index).t());
+    }
+
+    /** Goes to the next place that a second pass should look at, round from the last to the first, and says why. */
+    void nextLook() {
+        if (record() == null) {
+            return;
+        }
+        List<SecondLook.Look> looks = SecondLook.of(record(), desk.lexicon());
+        if (looks.isEmpty()) {
+            desk.notices().done(Words.of("look.none"));
+            return;
+        }
+        int at = 0;
+        for (int i = 0; i < looks.size(); i++) {
+            if (looks.get(i).equals(lastLook)) {
+                at = (i + 1) % looks.size();
+            }
+        }
+        lastLook = looks.get(at);
+        pick(lastLook.tag());
+        String why = Words.of(
+                "look." + lastLook.why().name().toLowerCase(Locale.ROOT).replace('_', '-'));
+        desk.notices().done(Words.of("look.says", why, at + 1, looks.size()));
     }
 
     private void selectionMoved() {
