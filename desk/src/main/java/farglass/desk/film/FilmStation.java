@@ -19,6 +19,7 @@ import farglass.time.Segment;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import javafx.animation.Animation;
 import javafx.animation.KeyFrame;
