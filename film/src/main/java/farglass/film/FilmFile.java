@@ -50,13 +50,13 @@ public final class FilmFile implements AutoCloseable {
     private int next = -1;
     private BooleanSupplier interrupt = NEVER;
 
-    private FilmFile(Path path, FrameSource source, FrameIndex index, FilmInfo info) {
+    private FilmFile(Path path, FrameSource source, FrameIndex index, FilmInfo info, long windowBytes) {
         this.path = path;
         this.source = source;
         this.index = index;
         this.info = info;
         long bytes = Math.max(1, (long) info.width() * info.height() * 3 / 2);
-        this.windowFrames = (int) Math.max(8, Math.min(300, WINDOW_BYTES / bytes));
+        this.windowFrames = (int) Math.max(8, Math.min(300, windowBytes / bytes));
     }
 
     /**
@@ -68,6 +68,15 @@ public final class FilmFile implements AutoCloseable {
 
     /** @param cancelled asked now and then while the file is read; when true, opening stops with an exception */
     public static FilmFile open(Path path, BooleanSupplier cancelled) throws FilmException {
+        return open(path, cancelled, WINDOW_BYTES);
+    }
+
+    /** Opens a film to be read from front to back: next to nothing of what was decoded is kept. */
+    public static FilmFile openForward(Path path, BooleanSupplier cancelled) throws FilmException {
+        return open(path, cancelled, 0);
+    }
+
+    private static FilmFile open(Path path, BooleanSupplier cancelled, long windowBytes) throws FilmException {
         if (!Files.isRegularFile(path)) {
             throw new FilmException("The film " + path
                     + " is not there. The tags are kept. Put the file back, or choose" + " where it is now.");
@@ -76,7 +85,7 @@ public final class FilmFile implements AutoCloseable {
         try {
             FrameIndex index = source.readIndex(cancelled);
             FilmInfo info = source.describe(index);
-            FilmFile film = new FilmFile(path, source, index, info);
+            FilmFile film = new FilmFile(path, source, index, info, windowBytes);
             film.frame(0);
             return film;
         } catch (FilmException e) {

@@ -103,7 +103,7 @@ final class ClockFinder {
         long length = r.details().lengthMs();
         List<SyncPoint> known = FilmSync.points(r.films().get(0));
         desk.background().longWork(Words.of("map.reading"), (progress, cancelled) -> {
-            try (FilmFile opened = FilmFile.open(path, cancelled)) {
+            try (FilmFile opened = FilmFile.openForward(path, cancelled)) {
                 Proposal found = MapFinder.of(opened)
                         .box(box)
                         .length(length)

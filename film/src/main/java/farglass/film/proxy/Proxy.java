@@ -66,7 +66,7 @@ public record Proxy(Path folder, Path film, FilmInfo info) {
      */
     public void make(DoubleConsumer progress, BooleanSupplier cancelled) throws FilmException {
         avutil.av_log_set_level(avutil.AV_LOG_QUIET);
-        try (FilmFile source = FilmFile.open(film, cancelled)) {
+        try (FilmFile source = FilmFile.openForward(film, cancelled)) {
             Files.createDirectories(folder);
             Files.setLastModifiedTime(folder, FileTime.from(Instant.now()));
             for (long i = 0; i < pieces() && !cancelled.getAsBoolean(); i++) {

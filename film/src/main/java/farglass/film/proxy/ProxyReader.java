@@ -31,7 +31,7 @@ public final class ProxyReader implements AutoCloseable {
         try {
             FilmFile piece = open.get(file);
             if (piece == null) {
-                piece = FilmFile.open(file);
+                piece = FilmFile.openForward(file, () -> false);
                 open.put(file, piece);
                 closeOldest();
             }

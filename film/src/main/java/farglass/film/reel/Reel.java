@@ -122,7 +122,7 @@ public final class Reel {
         private void picture(BufferedImage image, Clip c, long shownMs) throws FilmException {
             if (film == null || !film.path().equals(c.film())) {
                 close();
-                film = FilmFile.open(c.film());
+                film = FilmFile.openForward(c.film(), () -> false);
             }
             FilmInfo info = film.info();
             double scale = Math.min((double) WIDTH / info.width(), (double) HEIGHT / info.height());
