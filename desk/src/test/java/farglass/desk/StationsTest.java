@@ -6,6 +6,7 @@ import farglass.desk.plan.PlanStation;
 import farglass.desk.profile.ProfileStation;
 import farglass.match.MatchRecord;
 import farglass.match.Tag;
+import farglass.plan.Assignment;
 import farglass.plan.Fork;
 import farglass.plan.Plan;
 import farglass.tendency.Claim;
@@ -215,6 +216,22 @@ class StationsTest extends DeskDriver {
             return null;
         });
         await("kept", () -> desk.assignment().get().event().equals("Harrow Spring Cup"));
+        robot.interact(() -> find("#matches").requestFocus());
+        press(KeyCode.CONTROL, KeyCode.Z);
+        await("taken back", () -> desk.assignment().get().event().equals("Lantern Bay Open"));
+        onFx(() -> {
+            var now = desk.assignment().get();
+            desk.save(new Assignment(
+                    now.id(),
+                    now.us(),
+                    now.opponents(),
+                    "Harrow Spring Cup",
+                    now.date(),
+                    now.ruleset(),
+                    now.attire(),
+                    now.minutes()));
+            return null;
+        });
         String id = desk.assignment().get().id();
         restart();
         assertThat(desk.assignments())

@@ -1,6 +1,7 @@
 package farglass.desk.assignment;
 
 import farglass.desk.shell.Desk;
+import farglass.desk.shell.Keys;
 import farglass.desk.shell.Station;
 import farglass.desk.shell.Ui;
 import farglass.desk.shell.WhenShown;
@@ -20,6 +21,7 @@ import javafx.scene.control.CheckBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.ListView;
 import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
 import javafx.scene.input.TransferMode;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.StackPane;
@@ -27,13 +29,14 @@ import javafx.scene.layout.VBox;
 import javafx.stage.FileChooser;
 
 /** The assignment and the list of matches. */
-public final class AssignmentStation implements Station {
+public final class AssignmentStation implements Station, Keys.Bound {
     private static final List<String> FILMS = List.of(".mp4", ".mkv", ".webm", ".mov", ".m4v", ".avi");
     private final Desk desk;
     private final Runnable toFilm;
     private final ListView<MatchRecord> list = new ListView<>();
     private final CheckBox onlyOpponents = new CheckBox(Words.of("matches.only"));
     private final Label count = Ui.label("", "soft");
+    private final Keys keys = new Keys();
     private final StackPane view;
 
     /** @param toFilm goes to the film station */
@@ -42,6 +45,8 @@ public final class AssignmentStation implements Station {
         this.toFilm = toFilm;
         view = new StackPane(layout());
         view.setId("station-assignment");
+        keys.on("Ctrl+Z", "keys.undo", desk::undoAssignment);
+        view.addEventFilter(KeyEvent.KEY_PRESSED, keys::handle);
         WhenShown filling = new WhenShown(view, this::fill);
         desk.matches().addListener((javafx.collections.ListChangeListener<MatchRecord>) c -> filling.ask());
         desk.assignment().addListener((o, was, is) -> filling.ask());
@@ -86,6 +91,11 @@ public final class AssignmentStation implements Station {
         acceptDrops(matches);
         VBox box = new VBox(12, head, Ui.grow(new HBox(12, form, Ui.grow(matches))));
         return box;
+    }
+
+    @Override
+    public Keys keys() {
+        return keys;
     }
 
     @Override

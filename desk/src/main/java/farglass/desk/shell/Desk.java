@@ -13,8 +13,10 @@ import farglass.store.LibraryException;
 import farglass.tendency.ClaimWriter;
 import java.nio.file.Path;
 import java.time.Clock;
+import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.Collections;
+import java.util.Deque;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -53,6 +55,7 @@ public final class Desk implements AutoCloseable {
     private final ObjectProperty<LikelyNext> likely = new SimpleObjectProperty<>();
     private final StringProperty profiled = new SimpleStringProperty();
     private final StringProperty filmArrived = new SimpleStringProperty();
+    private final Deque<Assignment> earlier = new ArrayDeque<>();
     private boolean stepping;
     /** Made when asked for; null once the matches have changed. */
     private Map<String, String> athletes;
@@ -367,7 +370,25 @@ public final class Desk implements AutoCloseable {
                 e -> notices.problem(e.getMessage()));
     }
 
+    /** Keeps an assignment; what it was before can be brought back while the window is open. */
     public void save(Assignment a) {
+        assignments.stream()
+                .filter(x -> x.id().equals(a.id()) && !x.equals(a))
+                .findFirst()
+                .ifPresent(earlier::push);
+        keep(a);
+    }
+
+    /** Takes back the last change of an assignment. */
+    public void undoAssignment() {
+        if (earlier.isEmpty()) {
+            notices.done(Words.of("undo.none"));
+        } else {
+            keep(earlier.pop());
+        }
+    }
+
+    private void keep(Assignment a) {
         List<Assignment> list = new ArrayList<>(assignments);
         list.removeIf(x -> x.id().equals(a.id()));
         int at = (int)
