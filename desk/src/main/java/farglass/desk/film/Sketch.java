@@ -37,6 +37,7 @@ final class Sketch extends Pane {
     private final FilmView film;
     private final Runnable back;
     private final ImageView picture = new ImageView();
+    private final DrawingPainter painter = new DrawingPainter(this::colour);
     private Drawing.Kind tool;
     private String words;
     private Drawing.Mark begun;
@@ -168,7 +169,7 @@ final class Sketch extends Pane {
         }
         picture.setVisible(!marks.isEmpty());
         if (!marks.isEmpty() && getWidth() > 2 && getHeight() > 2) {
-            picture.setImage(image(r, marks));
+            picture.setImage(image(marks));
         }
     }
 
@@ -179,13 +180,13 @@ final class Sketch extends Pane {
                 .toList();
     }
 
-    private WritableImage image(MatchRecord r, List<Drawing.Mark> marks) {
+    private WritableImage image(List<Drawing.Mark> marks) {
         int w = (int) getWidth();
         int h = (int) getHeight();
         BufferedImage image = new BufferedImage(w, h, BufferedImage.TYPE_INT_ARGB_PRE);
         Graphics2D g = image.createGraphics();
         Rectangle2D p = film.pictureBounds();
-        painter(desk, r).paint(g, marks, p.getMinX(), p.getMinY(), p.getWidth(), p.getHeight());
+        painter.paint(g, marks, p.getMinX(), p.getMinY(), p.getWidth(), p.getHeight());
         g.dispose();
         WritableImage shown = new WritableImage(w, h);
         int[] pixels = ((DataBufferInt) image.getRaster().getDataBuffer()).getData();
@@ -193,11 +194,8 @@ final class Sketch extends Pane {
         return shown;
     }
 
-    /** Paints marks in the colours of the athletes of a record. */
-    static DrawingPainter painter(Desk desk, MatchRecord r) {
-        return new DrawingPainter(who -> {
-            Color c = who == null ? Look.ALARM : desk.colour(r, who);
-            return new java.awt.Color((float) c.getRed(), (float) c.getGreen(), (float) c.getBlue());
-        });
+    private java.awt.Color colour(Corner who) {
+        Color c = who == null ? Look.ALARM : desk.colour(desk.openRecord().get(), who);
+        return new java.awt.Color((float) c.getRed(), (float) c.getGreen(), (float) c.getBlue());
     }
 }

@@ -26,7 +26,8 @@ public final class DrawingPainter {
     private static final double LETTERS = 0.055;
 
     private final Function<Corner, Color> colours;
-    private final Lettering letters = new Lettering(Typeface.SANS_SEMIBOLD);
+    /** Loaded with the first words drawn: reading a typeface takes longer than a picture may. */
+    private Lettering letters;
 
     /** @param colours colour of an athlete, and of a mark that is neither's (null) */
     public DrawingPainter(Function<Corner, Color> colours) {
@@ -76,6 +77,9 @@ public final class DrawingPainter {
             case RING -> rimmed(g, ellipse(m, x, y, w, h), colour, stroke);
             case ARROW -> arrow(g, x1, y1, x2, y2, colour, stroke, HEAD * h);
             case TEXT -> {
+                if (letters == null) {
+                    letters = new Lettering(Typeface.SANS_SEMIBOLD);
+                }
                 double size = LETTERS * h;
                 double width = letters.width(m.text() == null ? "" : m.text(), size);
                 g.setColor(RIM);
