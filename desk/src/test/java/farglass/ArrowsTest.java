@@ -21,11 +21,19 @@ class ArrowsTest {
         "farglass.check..",
         "farglass.stats..",
         "farglass.tendency..",
+        "farglass.profile..",
         "farglass.phrase..",
         "farglass.plan..",
         "farglass.simulate..",
         "farglass.type..",
-        "farglass.study.."
+        "farglass.study..",
+        "farglass.talk..",
+        "farglass.rules..",
+        "farglass.agreement..",
+        "farglass.intake..",
+        "farglass.trainer..",
+        "farglass.ask..",
+        "farglass.chart.."
     };
 
     @ArchTest
@@ -38,12 +46,14 @@ class ArrowsTest {
                             "java.lang..",
                             "java.util..",
                             "java.io..",
+                            "java.nio.charset..",
                             "java.math..",
                             "java.text..",
                             "java.time..",
                             "org.apache.commons.statistics..",
                             "org.apache.commons.rng..",
                             "org.apache.commons.numbers..",
+                            "org.jgrapht..",
                             "com.fasterxml.jackson..")));
 
     @ArchTest
@@ -124,7 +134,7 @@ class ArrowsTest {
 
     @ArchTest
     static final ArchRule CORE_PACKAGES_HAVE_NO_CIRCLES = slices().matching(
-                    "farglass.(lexicon|time|match|check|stats|tendency|phrase|plan|simulate|study|type)..")
+                    "farglass.(lexicon|time|match|check|stats|tendency|profile|phrase|plan|simulate|study|talk|rules|agreement|intake|trainer|type|ask|chart)..")
             .should()
             .beFreeOfCycles();
 }

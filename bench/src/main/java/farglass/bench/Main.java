@@ -21,7 +21,8 @@ public final class Main {
             "TagBench.phraseToDisk", 100.0,
             "ProfileBench.profile", 1000.0,
             "FilmBench.stepForward", 1000.0 / 60,
-            "FilmBench.stepBack", 100.0);
+            "FilmBench.stepBack", 100.0,
+            "CheckBench.scoreAndCheck", 20.0);
 
     /** Same work done by a library alone: figure, and what it is held against. */
     private static final Map<String, String> AGAINST = new LinkedHashMap<>();
@@ -32,12 +33,24 @@ public final class Main {
         AGAINST.put("FilmBench.stepForward", "FilmBench.plainGrab");
     }
 
+    private static final int TWO_HOURS = 120;
+
     private Main() {}
 
     public static void main(String[] args) throws Exception {
         String chosen = args.length == 0 ? "" : args[0];
-        if (!List.of("WindowBench", "KeystrokeBench", "ScrubBench").contains(chosen)) {
+        if (chosen.equals("EnduranceBench")) {
+            // hours: only when it is asked for
+            int minutes = args.length > 1 ? Integer.parseInt(args[1]) : TWO_HOURS;
+            new EnduranceBench().run(Files.createTempDirectory("farglass-bench"), minutes);
+            System.exit(0);
+        }
+        if (!List.of("WindowBench", "KeystrokeBench", "ScrubBench", "LibraryBench")
+                .contains(chosen)) {
             harness(chosen);
+        }
+        if (chosen.isEmpty() || chosen.equals("LibraryBench")) {
+            new LibraryBench().run(Files.createTempDirectory("farglass-bench"));
         }
         if (chosen.isEmpty() || chosen.equals("ScrubBench")) {
             new ScrubBench().run(Files.createTempDirectory("farglass-bench"));
@@ -76,16 +89,17 @@ public final class Main {
         KeystrokeBench.Figures k = KeystrokeBench.run();
         System.out.printf(
                 Locale.ROOT,
-                "%-28s median %.1f  mean %.2f  median/limit(6) %.2f  first choice right %.0f%%  among five %.0f%%"
-                        + "  (%d tags, %d that no phrase says)%n",
+                "%-28s median %.1f  mean %.2f  median/limit(6) %.2f  (%d tags, %d that no phrase says)"
+                        + "  first choice right %.0f%%  among five %.0f%%  (%d attempts)%n",
                 "KeystrokeBench.keysPerTag",
                 k.median(),
                 k.mean(),
                 k.median() / 6,
+                k.tags(),
+                k.unsaid(),
                 100 * k.first(),
                 100 * k.amongFive(),
-                k.tags(),
-                k.unsaid());
+                k.attempts());
     }
 
     private static void window() throws Exception {

@@ -2,9 +2,9 @@ package farglass.bench;
 
 import farglass.lexicon.Lexicon;
 import farglass.match.MatchRecord;
+import farglass.profile.Profile;
 import farglass.simulate.DemoLibrary;
 import farglass.tendency.Filter;
-import farglass.tendency.Profile;
 import java.util.List;
 import java.util.concurrent.TimeUnit;
 import org.openjdk.jmh.annotations.Benchmark;

@@ -1,14 +1,20 @@
 package farglass.bench;
 
 import farglass.film.FilmFile;
+import farglass.film.FilmInfo;
+import farglass.film.Player;
 import farglass.film.proxy.Proxy;
 import farglass.film.proxy.ProxyReader;
 import farglass.film.proxy.ProxyStore;
+import farglass.time.FilmTime;
 import java.nio.ByteBuffer;
 import java.nio.file.Path;
 import java.util.Arrays;
 import java.util.Locale;
 import java.util.Random;
+import java.util.Set;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.CountDownLatch;
 import org.bytedeco.ffmpeg.global.avcodec;
 import org.bytedeco.ffmpeg.global.avutil;
 import org.bytedeco.javacv.FFmpegFrameGrabber;
@@ -24,6 +30,7 @@ final class ScrubBench {
     private static final int HEIGHT = 1080;
     private static final int FRAMES = 900;
     private static final int RATE = 30;
+    private static final long PLAYED_MS = 6000;
 
     private final ByteBuffer pixels = ByteBuffer.allocateDirect(4 * WIDTH * HEIGHT);
 
@@ -72,6 +79,63 @@ final class ScrubBench {
                     FRAMES / ours * 1000,
                     FRAMES / plain * 1000,
                     plain / ours);
+            for (double speed : new double[] {1, 2}) {
+                playback(path, speed, FRAMES / plain * 1000);
+            }
+        }
+    }
+
+    /** Plays for some seconds and counts the frames that were due and never shown. */
+    private static void playback(Path path, double speed, double alone) throws Exception {
+        Set<Integer> shown = ConcurrentHashMap.newKeySet();
+        CountDownLatch opened = new CountDownLatch(1);
+        CountDownLatch begun = new CountDownLatch(1);
+        try (Player player = new Player(path, new Counting(shown, opened, begun))) {
+            opened.await();
+            player.speed(speed);
+            player.play();
+            begun.await();
+            Thread.sleep(PLAYED_MS);
+            player.pause();
+            int from = shown.stream().mapToInt(Integer::intValue).min().orElseThrow();
+            int to = shown.stream().mapToInt(Integer::intValue).max().orElseThrow();
+            int due = to - from + 1;
+            System.out.printf(
+                    Locale.ROOT,
+                    "ScrubBench playing at speed %.0f           %d of %d frames dropped, %.1f%% (limit 1%%);"
+                            + " the decoder alone makes %.1f times that speed%n",
+                    speed,
+                    due - shown.size(),
+                    due,
+                    100.0 * (due - shown.size()) / due,
+                    alone / RATE / speed);
+        }
+    }
+
+    private record Counting(Set<Integer> shown, CountDownLatch open, CountDownLatch begun) implements Player.Screen {
+        private static final int SETTLED = 10;
+
+        @Override
+        public void opened(FilmInfo info) {
+            open.countDown();
+        }
+
+        @Override
+        public void show(int buffer, ByteBuffer bgra, int frame, FilmTime time) {
+            if (frame > SETTLED) {
+                shown.add(frame);
+                begun.countDown();
+            }
+        }
+
+        @Override
+        public void playing(boolean now) {
+            // not asked here
+        }
+
+        @Override
+        public void failed(String message) {
+            throw new IllegalStateException(message);
         }
     }
 
@@ -119,7 +183,7 @@ final class ScrubBench {
     }
 
     /** Moving stripes over noise, which cost the coder about what a mat with two people does. */
-    private static void write(Path target) throws Exception {
+    static void write(Path target) throws Exception {
         avutil.av_log_set_level(avutil.AV_LOG_QUIET);
         byte[] noise = new byte[3 * WIDTH * HEIGHT];
         new Random(2).nextBytes(noise);

@@ -22,6 +22,12 @@ final class CommandFactory implements CommandLine.IFactory {
             made = new ImportCommand(output, clock);
         } else if (type == ExportCommand.class) {
             made = new ExportCommand(output, clock);
+        } else if (type == ScoreCommand.class) {
+            made = new ScoreCommand(output);
+        } else if (type == CheckCommand.class) {
+            made = new CheckCommand(output);
+        } else if (type == AgreeCommand.class) {
+            made = new AgreeCommand(output);
         } else if (type == FilmCommand.class) {
             made = new FilmCommand(output);
         } else {

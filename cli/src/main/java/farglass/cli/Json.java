@@ -1,7 +1,9 @@
 package farglass.cli;
 
-import farglass.check.Finding;
-import farglass.stats.Estimate;
+import farglass.match.Finding;
+import farglass.match.MatchRecord;
+import farglass.store.json.EditJson;
+import farglass.store.json.EstimateJson;
 import java.util.LinkedHashMap;
 import java.util.Locale;
 import java.util.Map;
@@ -9,28 +11,6 @@ import java.util.Map;
 /** The shapes that commands print. Unknown numbers are null. */
 final class Json {
     private Json() {}
-
-    static Map<String, Object> estimate(Estimate e) {
-        Map<String, Object> m = new LinkedHashMap<>();
-        m.put("x", number(e.x()));
-        m.put("n", number(e.n()));
-        m.put("raw", number(e.raw()));
-        m.put("mean", number(e.mean()));
-        m.put("lo", number(e.lo()));
-        m.put("hi", number(e.hi()));
-        m.put("level", e.level());
-        m.put("matches", e.matches());
-        m.put("effective", number(e.effective()));
-        m.put("grade", e.grade().name().toLowerCase(Locale.ROOT));
-        m.put("baseline", number(e.baseline()));
-        m.put(
-                "check",
-                e.check() == null
-                        ? null
-                        : Map.of("lo", e.check().lo(), "hi", e.check().hi()));
-        m.put("tags", e.tags());
-        return m;
-    }
 
     static Map<String, Object> finding(Finding f) {
         Map<String, Object> m = new LinkedHashMap<>();
@@ -43,10 +23,16 @@ final class Json {
         return m;
     }
 
-    private static Object number(double v) {
-        if (!Double.isFinite(v)) {
-            return null;
-        }
-        return v == Math.rint(v) && Math.abs(v) < 1e15 ? (Object) (long) v : (Object) v;
+    /** A finding with its repair as a list of edits. */
+    static Map<String, Object> finding(Finding f, MatchRecord r) {
+        Map<String, Object> m = finding(f);
+        m.put("remedy", f.remedy());
+        m.put("repair", f.repair() == null ? null : EditJson.edits(f.repair(), r));
+        return m;
+    }
+
+    /** Null for what is not a number. */
+    static Object number(double v) {
+        return EstimateJson.number(v);
     }
 }

@@ -10,7 +10,15 @@ import picocli.CommandLine.Command;
 @Command(
         name = "farglass",
         description = "Far Glass, batch commands",
-        subcommands = {ProfileCommand.class, ImportCommand.class, ExportCommand.class, FilmCommand.class})
+        subcommands = {
+            ProfileCommand.class,
+            ScoreCommand.class,
+            CheckCommand.class,
+            AgreeCommand.class,
+            ImportCommand.class,
+            ExportCommand.class,
+            FilmCommand.class
+        })
 public final class Main {
     static final int DONE = 0;
     static final int BAD_ARGUMENTS = 2;

@@ -1,13 +1,19 @@
 package farglass.cli;
 
 import farglass.lexicon.Lexicon;
+import farglass.profile.Profile;
+import farglass.profile.Tables;
 import farglass.store.LibraryException;
 import farglass.store.RecordSource;
+import farglass.store.json.ProfileJson;
 import farglass.tendency.Filter;
-import farglass.tendency.Profile;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
 import java.time.LocalDate;
+import java.util.Map;
 import java.util.concurrent.Callable;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Option;
@@ -42,6 +48,18 @@ final class ProfileCommand implements Callable<Integer> {
     @Option(names = "--no-baseline")
     private boolean noBaseline;
 
+    @Option(names = "--csv", paramLabel = "OUT.csv", description = "every claim as a table")
+    private Path csv;
+
+    @Option(
+            names = "--dossier",
+            paramLabel = "OUT.pdf",
+            description = "the strongest claims, chart, matches and sources on paper")
+    private Path dossier;
+
+    @Option(names = "--report", paramLabel = "OUT.pdf", description = "the athlete's own faults and praise on paper")
+    private Path report;
+
     ProfileCommand(Output output, Clock clock) {
         this.output = output;
         this.clock = clock;
@@ -67,7 +85,37 @@ final class ProfileCommand implements Callable<Integer> {
         Filter filter = new Filter(
                 attire, ruleset, null, null, halfLife == 0 ? null : Double.valueOf(halfLife), asOf, !noBaseline);
         Profile profile = Profile.of(loaded.records(), athlete, filter, Lexicon.builtIn(), SEED);
-        output.print(new ProfileDocument(profile, loaded.errors()).document());
+        write(profile, loaded);
+        Map<String, Object> document = new ProfileJson(profile, Tables.of(profile, SEED)).document();
+        document.put("errors", loaded.errors());
+        output.print(document);
         return loaded.errors().isEmpty() ? Main.DONE : Main.UNREADABLE;
+    }
+
+    private void write(Profile profile, RecordSource.Loaded loaded) throws Unreadable {
+        ProfilePapers papers = new ProfilePapers(profile, loaded.records(), folder(), LocalDate.now(clock));
+        Path now = null;
+        try {
+            if (csv != null) {
+                now = csv;
+                papers.csv(csv);
+            }
+            if (dossier != null) {
+                now = dossier;
+                papers.dossier(dossier);
+            }
+            if (report != null) {
+                now = report;
+                papers.report(report);
+            }
+        } catch (IOException | UncheckedIOException e) {
+            throw new Unreadable(now + ": could not be written (" + e.getMessage() + ")");
+        }
+    }
+
+    /** Where films lie: beside the library, or in the folder of records. */
+    private Path folder() {
+        Path whole = library.toAbsolutePath();
+        return Files.isDirectory(whole) ? whole : whole.getParent();
     }
 }

@@ -124,11 +124,71 @@ class MainTest {
             assertThat(e.get("tags")).hasSize(e.get("n").asInt());
             assertThat(e.at("/tags/0").fieldNames()).toIterable().containsExactly("match", "tag");
         }
+        for (String part : List.of("rates", "reactions", "finishes", "dwell", "context", "neverSeen", "claims")) {
+            assertThat(p.get(part)).as(part).isNotEmpty();
+        }
+        assertThat(p.at("/rates/0").fieldNames())
+                .toIterable()
+                .contains("events", "exposureMs", "per10min", "lo", "hi", "tags");
+        for (JsonNode row : p.get("reactions")) {
+            int all = row.at("/answers/0/n").asInt();
+            int seen = 0;
+            for (JsonNode answer : row.get("answers")) {
+                seen += answer.get("x").asInt();
+            }
+            assertThat(seen).as("answers to " + row.get("trigger")).isEqualTo(all);
+        }
+        for (JsonNode place : p.get("dwell")) {
+            double last = 1;
+            for (JsonNode point : place.get("curve")) {
+                assertThat(point.get("s").asDouble()).isLessThanOrEqualTo(last);
+                last = point.get("s").asDouble();
+            }
+            assertThat(place.get("exits")).isNotNull();
+        }
+        assertThat(p.at("/finishes/0").fieldNames()).toIterable().contains("technique", "setup", "n", "x", "medianMs");
         assertThat(first.out()).doesNotContain("NaN").doesNotContain("Infinity");
         assertThat(run(words).out()).isEqualTo(first.out());
         JsonNode gi = run("profile", "--library", records, "--athlete", "brisa-tolendt", "--attire", "gi")
                 .json();
         assertThat(gi.get("matches").asInt()).isLessThan(p.get("matches").asInt());
+    }
+
+    @Test
+    void theProfileIsWrittenAsTableAndOnPaper() throws Exception {
+        Path records = demoFolder();
+        Path csv = folder.resolve("claims.csv");
+        Path dossier = folder.resolve("dossier.pdf");
+        Path report = folder.resolve("report.pdf");
+        Ran ran = run(
+                "profile",
+                "--library",
+                records,
+                "--athlete",
+                "odile-marrowen",
+                "--csv",
+                csv,
+                "--dossier",
+                dossier,
+                "--report",
+                report);
+        assertThat(ran.code()).isZero();
+        JsonNode p = ran.json();
+        List<String> lines = Files.readAllLines(csv);
+        assertThat(lines.get(0)).startsWith("page,claim,sentence,unit,x,n,value,lo,hi");
+        assertThat(lines).hasSizeGreaterThan(p.get("claims").size());
+        assertThat(Files.readAllBytes(dossier)).startsWith("%PDF".getBytes(StandardCharsets.US_ASCII));
+        assertThat(Files.readAllBytes(report)).startsWith("%PDF".getBytes(StandardCharsets.US_ASCII));
+        Ran lost = run(
+                "profile",
+                "--library",
+                records,
+                "--athlete",
+                "odile-marrowen",
+                "--dossier",
+                folder.resolve("no/d.pdf"));
+        assertThat(lost.code()).isEqualTo(3);
+        assertThat(lost.err()).contains("could not be written");
     }
 
     @Test
@@ -204,6 +264,11 @@ class MainTest {
             strings = {
                 "",
                 "juggle",
+                "score",
+                "score x --ruleset chess",
+                "check",
+                "agree x",
+                "agree x y --tolerance -3",
                 "profile",
                 "profile --library x",
                 "profile --library x --athlete y --attire kimono",
@@ -232,12 +297,79 @@ class MainTest {
                 run("profile", "--library", bad, "--athlete", "x"),
                 run("profile", "--library", demoFolder(), "--athlete", "nobody"),
                 run("film", "info", bad),
+                run("score", bad),
+                run("check", bad),
+                run("agree", bad, bad),
                 run("film", "frame", bad, "--at", "0", folder.resolve("o.png")))) {
             assertThat(ran.code()).isEqualTo(3);
             assertThat(ran.out()).isEmpty();
             assertThat(ran.err().strip()).isNotEmpty().doesNotContain("\n").doesNotContain("Exception");
         }
         assertThat(library).as("a failed import makes no library").doesNotExist();
+    }
+
+    @Test
+    void scoresAreWorkedOutExplainedAndComparedWithTheTable() throws Exception {
+        List<MatchRecord> gi = DEMO.stream()
+                .filter(r -> r.details().ruleset().equals("points-gi"))
+                .limit(3)
+                .toList();
+        Path records = demoFolder();
+        List<Object> args = new java.util.ArrayList<>(List.of("score"));
+        gi.forEach(r -> args.add(records.resolve(r.id() + ".match.json")));
+        Ran all = run(args.toArray());
+        assertThat(all.code()).isZero();
+        assertThat(all.json().get("files")).hasSize(3);
+        for (JsonNode one : all.json().get("files")) {
+            int sum = 0;
+            for (JsonNode award : one.get("awards")) {
+                sum += award.get("value").asInt();
+                assertThat(award.get("why").asText()).isNotBlank();
+            }
+            assertThat(one.get("points").get("a").asInt()
+                            + one.get("points").get("b").asInt())
+                    .isEqualTo(sum);
+            assertThat(one.get("scoreboard").get(0).get("t").asInt()).isZero();
+        }
+        JsonNode none =
+                run("score", args.get(1), "--ruleset", "submission-only").json();
+        assertThat(none.get("awards")).isEmpty();
+        assertThat(none.get("result").get("method").asText()).isIn("draw", "submission");
+    }
+
+    @Test
+    void findingsCarryTheirRepairsAndOneBadFileAmongManyIsListed() throws Exception {
+        Path records = demoFolder();
+        MatchRecord r = DEMO.get(0);
+        List<farglass.match.Tag> twice = new java.util.ArrayList<>(r.tags());
+        twice.add(new farglass.match.Tag.End(r.end().plus(500), farglass.match.TagInfo.NONE));
+        Path doubtful = Files.writeString(folder.resolve("d.match.json"), MatchJson.write(r.withTags(twice)));
+        Path bad = Files.writeString(folder.resolve("bad.match.json"), "{");
+        Ran ran = run("check", doubtful, bad, records.resolve(DEMO.get(1).id() + ".match.json"));
+        assertThat(ran.code()).isEqualTo(3);
+        assertThat(ran.json().get("errors").get(0).get("file").asText()).endsWith("bad.match.json");
+        JsonNode found = ran.json().get("files").get(0).get("findings");
+        assertThat(found).anySatisfy(f -> {
+            assertThat(f.get("code").asText()).isEqualTo("second-end");
+            assertThat(f.get("repair").get(0).get("edit").asText()).isEqualTo("remove");
+        });
+    }
+
+    @Test
+    void twoRecordsOfOneMatchAreComparedAndThePlainNumbersAreNumbers() throws Exception {
+        MatchRecord r = DEMO.get(0);
+        Path one = Files.writeString(folder.resolve("1.match.json"), MatchJson.write(r));
+        List<farglass.match.Tag> fewer = r.tags().stream()
+                .filter(t -> !(t instanceof farglass.match.Tag.Action a) || a.t().ms() % 3 != 0)
+                .toList();
+        Path two = Files.writeString(folder.resolve("2.match.json"), MatchJson.write(r.withTags(fewer)));
+        JsonNode same = run("agree", one, one).json();
+        assertThat(same.get("kappa").asDouble()).isEqualTo(1);
+        assertThat(same.get("f1").asDouble()).isEqualTo(1);
+        JsonNode less = run("agree", one, two).json();
+        assertThat(less.get("precision").asDouble()).isEqualTo(1);
+        assertThat(less.get("recall").asDouble()).isLessThan(1);
+        assertThat(less.get("onlyFirst")).hasSameSizeAs(less.get("differences"));
     }
 
     @Test

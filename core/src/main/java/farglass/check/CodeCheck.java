@@ -1,6 +1,7 @@
 package farglass.check;
 
 import farglass.lexicon.Lexicon;
+import farglass.match.Finding;
 import farglass.match.MatchRecord;
 import farglass.match.Tag;
 import java.util.ArrayList;
@@ -16,36 +17,35 @@ public final class CodeCheck {
         List<Finding> findings = new ArrayList<>();
         for (int i = 0; i < record.tags().size(); i++) {
             Tag tag = record.tags().get(i);
-            String name = record.tagName(i);
             if (tag instanceof Tag.Position p) {
                 check(
                         findings,
-                        tag,
-                        name,
+                        record,
+                        i,
                         "position",
                         p.position(),
                         lexicon.position(p.position()).isPresent());
             } else if (tag instanceof Tag.Resume r && r.position() != null) {
                 check(
                         findings,
-                        tag,
-                        name,
+                        record,
+                        i,
                         "position",
                         r.position(),
                         lexicon.position(r.position()).isPresent());
             } else if (tag instanceof Tag.Action a) {
                 check(
                         findings,
-                        tag,
-                        name,
+                        record,
+                        i,
                         "technique",
                         a.technique(),
                         lexicon.technique(a.technique()).isPresent());
                 if (a.to() != null) {
                     check(
                             findings,
-                            tag,
-                            name,
+                            record,
+                            i,
                             "position",
                             a.to(),
                             lexicon.position(a.to()).isPresent());
@@ -53,8 +53,8 @@ public final class CodeCheck {
                 if (a.answer() != null) {
                     check(
                             findings,
-                            tag,
-                            name,
+                            record,
+                            i,
                             "answer",
                             a.answer(),
                             lexicon.answers().contains(a.answer()));
@@ -62,16 +62,16 @@ public final class CodeCheck {
             } else if (tag instanceof Tag.Grip g) {
                 check(
                         findings,
-                        tag,
-                        name,
+                        record,
+                        i,
                         "grip",
                         g.grip(),
                         lexicon.grip(g.grip()).isPresent());
             } else if (tag instanceof Tag.Body b) {
                 check(
                         findings,
-                        tag,
-                        name,
+                        record,
+                        i,
                         "body fact",
                         b.fact(),
                         lexicon.facts().contains(b.fact()));
@@ -80,13 +80,14 @@ public final class CodeCheck {
         return findings;
     }
 
-    private static void check(List<Finding> findings, Tag tag, String name, String what, String code, boolean known) {
+    private static void check(
+            List<Finding> findings, MatchRecord record, int index, String what, String code, boolean known) {
         if (!known && !code.equals(HIDDEN)) {
-            findings.add(new Finding(
+            findings.add(Finding.at(
+                    record,
+                    index,
                     "unknown-code",
                     Finding.Severity.WARNING,
-                    tag.t(),
-                    name,
                     "The lexicon has no " + what + " \"" + code + "\". It is kept as it is."));
         }
     }

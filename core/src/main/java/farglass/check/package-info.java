@@ -1,6 +1,7 @@
 /**
  * Can the record be trusted? Findings are data with a place and a message, never exceptions.
  *
- * <p>Entry point: {@link farglass.check.CodeCheck}. Uses farglass.match and farglass.lexicon.
+ * <p>Entry points: {@link farglass.check.RecordCheck}, {@link farglass.check.SecondLook}, {@link farglass.check.SecondPass}.
+ * Uses farglass.match, farglass.lexicon, farglass.phrase and farglass.rules.
  */
 package farglass.check;

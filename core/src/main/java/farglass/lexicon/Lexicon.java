@@ -18,6 +18,7 @@ public final class Lexicon {
     private final Map<String, Grip> grips;
     private final Set<String> facts;
     private final Set<String> answers;
+    private final Map<String, List<String>> checkpoints;
     private final Map<String, List<Term>> byWord = new LinkedHashMap<>();
     private final Map<String, List<Technique>> fromPosition = new LinkedHashMap<>();
 
@@ -37,6 +38,18 @@ public final class Lexicon {
             Collection<Grip> grips,
             Collection<String> facts,
             Collection<String> answers) {
+        this(families, positions, techniques, grips, facts, answers, Map.of());
+    }
+
+    private Lexicon(
+            Collection<Family> families,
+            Collection<Position> positions,
+            Collection<Technique> techniques,
+            Collection<Grip> grips,
+            Collection<String> facts,
+            Collection<String> answers,
+            Map<String, List<String>> checkpoints) {
+        this.checkpoints = Map.copyOf(checkpoints);
         this.families = index("family", families, Family::code);
         this.positions = index("position", positions, Position::code);
         this.techniques = index("technique", techniques, Technique::code);
@@ -213,6 +226,17 @@ public final class Lexicon {
         } else if (term instanceof Grip added) {
             g.put(added.code(), added);
         }
-        return new Lexicon(families.values(), p.values(), t.values(), g.values(), facts, answers);
+        return new Lexicon(families.values(), p.values(), t.values(), g.values(), facts, answers, checkpoints);
+    }
+
+    /** This lexicon with checkpoints by technique code. */
+    Lexicon withCheckpoints(Map<String, List<String>> points) {
+        return new Lexicon(
+                families.values(), positions.values(), techniques.values(), grips.values(), facts, answers, points);
+    }
+
+    /** What a team looks at in a technique, each met or unmet on an attempt; none until somebody says. */
+    public List<String> checkpoints(String technique) {
+        return checkpoints.getOrDefault(technique, List.of());
     }
 }

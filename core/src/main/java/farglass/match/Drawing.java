@@ -21,7 +21,9 @@ public record Drawing(FilmTime at, long heldMs, List<Mark> marks) {
         RING,
         /** Everything outside the ellipse in the rectangle is dimmed. */
         SPOTLIGHT,
-        TEXT
+        TEXT,
+        /** The angle at the first point between the upright and the way to the second, with its degrees. */
+        ANGLE
     }
 
     /**

@@ -16,6 +16,9 @@ import java.util.Optional;
 public final class Drawings {
     private static final String FIELD = "drawings";
 
+    /** A drawing is shown at least so long. */
+    private static final long LEAST_MS = 500;
+
     private Drawings() {}
 
     public static List<Drawing> of(FilmRef film) {
@@ -49,7 +52,8 @@ public final class Drawings {
                 : Optional.empty();
     }
 
-    private static Optional<Drawing.Mark> mark(Map<?, ?> m) {
+    /** Reads one mark as {@link #plain} writes it; empty when it is none. */
+    public static Optional<Drawing.Mark> mark(Map<?, ?> m) {
         Optional<Drawing.Kind> kind = Coded.parse(Drawing.Kind.class, String.valueOf(m.get("kind")));
         double[] at = new double[4];
         String[] names = {"x1", "y1", "x2", "y2"};
@@ -84,6 +88,17 @@ public final class Drawings {
         return with(film, next);
     }
 
+    /** The film with what is drawn at a moment held longer or shorter, at least {@value #LEAST_MS} ms. */
+    public static FilmRef held(FilmRef film, FilmTime f, long byMs) {
+        return with(
+                film,
+                of(film).stream()
+                        .map(d -> d.shownAt(f)
+                                ? new Drawing(d.at(), Math.max(LEAST_MS, d.heldMs() + byMs), d.marks())
+                                : d)
+                        .toList());
+    }
+
     /** The film without the drawings that are on the picture at a moment. */
     public static FilmRef clear(FilmRef film, FilmTime f) {
         return with(film, of(film).stream().filter(d -> !d.shownAt(f)).toList());
@@ -106,18 +121,14 @@ public final class Drawings {
 
     private static Map<String, Object> write(Drawing d) {
         Map<String, Object> m = new LinkedHashMap<>();
-        // whole numbers as JSON readers give them back, so that a record equals itself after a round trip
-        m.put("ms", number(d.at().ms()));
-        m.put("heldMs", number(d.heldMs()));
-        m.put("marks", d.marks().stream().map(Drawings::write).toList());
+        m.put("ms", Plain.number(d.at().ms()));
+        m.put("heldMs", Plain.number(d.heldMs()));
+        m.put("marks", d.marks().stream().map(Drawings::plain).toList());
         return m;
     }
 
-    private static Object number(long ms) {
-        return ms == (int) ms ? (Object) (int) ms : (Object) ms;
-    }
-
-    private static Map<String, Object> write(Drawing.Mark mark) {
+    /** A mark as plain values. */
+    public static Map<String, Object> plain(Drawing.Mark mark) {
         Map<String, Object> m = new LinkedHashMap<>();
         m.put("kind", mark.kind().code());
         if (mark.who() != null) {

@@ -95,6 +95,22 @@ public sealed interface Edit {
         }
     }
 
+    /** A record becomes one of another kind. */
+    record SetKind(RecordKind before, RecordKind after) implements Edit {
+        @Override
+        public MatchRecord apply(MatchRecord r) {
+            if (r.kind() != before) {
+                throw new IllegalStateException("the record is not of the kind this edit was made for");
+            }
+            return new MatchRecord(r.id(), after, r.details(), r.films(), r.tags(), r.extra());
+        }
+
+        @Override
+        public Edit inverse() {
+            return new SetKind(after, before);
+        }
+    }
+
     /** Several edits undone and redone as one. */
     record Batch(List<Edit> edits) implements Edit {
         public Batch {

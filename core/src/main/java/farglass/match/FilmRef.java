@@ -24,6 +24,11 @@ public record FilmRef(
         return new FilmRef(file, null, durationMs, false, map, Map.of());
     }
 
+    /** The same film lying elsewhere. */
+    public FilmRef at(String path) {
+        return new FilmRef(path, sha256, durationMs, mirrored, map, extra);
+    }
+
     public FilmRef with(ClockMap m) {
         return new FilmRef(file, sha256, durationMs, mirrored, m, extra);
     }

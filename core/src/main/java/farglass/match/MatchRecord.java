@@ -89,6 +89,27 @@ public record MatchRecord(
         return films.isEmpty() ? ClockMap.EMPTY : films.get(0).map();
     }
 
+    /** Match time up to the end of the record that no film shows live; none while no film has a clock. */
+    public List<ClockMap.Gap> filmGaps() {
+        List<FilmRef> clocked = films.stream().filter(f -> !f.map().isEmpty()).toList();
+        MatchTime end = end();
+        List<ClockMap.Gap> gaps = clocked.isEmpty() ? List.of() : List.of(new ClockMap.Gap(MatchTime.ZERO, end));
+        for (FilmRef film : clocked) {
+            List<ClockMap.Gap> next = new ArrayList<>();
+            for (ClockMap.Gap mine : film.map().gaps(end)) {
+                for (ClockMap.Gap g : gaps) {
+                    MatchTime from = mine.from().compareTo(g.from()) > 0 ? mine.from() : g.from();
+                    MatchTime to = mine.to().compareTo(g.to()) < 0 ? mine.to() : g.to();
+                    if (from.compareTo(to) < 0) {
+                        next.add(new ClockMap.Gap(from, to));
+                    }
+                }
+            }
+            gaps = next;
+        }
+        return gaps;
+    }
+
     /** Where the record ends: the end tag, else the last moment tagged. */
     public MatchTime end() {
         MatchTime last = MatchTime.ZERO;

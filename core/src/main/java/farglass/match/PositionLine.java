@@ -21,7 +21,7 @@ public final class PositionLine {
     }
 
     public static PositionLine of(MatchRecord record, Lexicon lexicon) {
-        return new PositionLine(cutAtGaps(new Builder(record, lexicon).build(), record.films(), record.end()));
+        return new PositionLine(cutAtGaps(new Builder(record, lexicon).build(), record.filmGaps()));
     }
 
     public List<Span> spans() {
@@ -206,11 +206,7 @@ public final class PositionLine {
     }
 
     /** Spans that touch match time without live film are censored at its start and left-truncated at its end. */
-    private static List<Span> cutAtGaps(List<Span> spans, List<FilmRef> films, MatchTime end) {
-        if (films.stream().allMatch(f -> f.map().isEmpty())) {
-            return spans;
-        }
-        List<ClockMap.Gap> gaps = commonGaps(films, end);
+    private static List<Span> cutAtGaps(List<Span> spans, List<ClockMap.Gap> gaps) {
         List<Span> result = spans;
         for (ClockMap.Gap gap : gaps) {
             List<Span> next = new ArrayList<>();
@@ -244,24 +240,5 @@ public final class PositionLine {
                 s.byAction(),
                 exit,
                 truncated);
-    }
-
-    /** Match time that no film of the match shows live. */
-    private static List<ClockMap.Gap> commonGaps(List<FilmRef> films, MatchTime end) {
-        List<ClockMap.Gap> gaps = List.of(new ClockMap.Gap(MatchTime.ZERO, end));
-        for (FilmRef film : films) {
-            List<ClockMap.Gap> next = new ArrayList<>();
-            for (ClockMap.Gap mine : film.map().gaps(end)) {
-                for (ClockMap.Gap g : gaps) {
-                    MatchTime from = mine.from().compareTo(g.from()) > 0 ? mine.from() : g.from();
-                    MatchTime to = mine.to().compareTo(g.to()) < 0 ? mine.to() : g.to();
-                    if (from.compareTo(to) < 0) {
-                        next.add(new ClockMap.Gap(from, to));
-                    }
-                }
-            }
-            gaps = next;
-        }
-        return gaps;
     }
 }

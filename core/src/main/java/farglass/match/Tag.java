@@ -207,6 +207,22 @@ public sealed interface Tag {
                     info);
         }
 
+        /** The same with a checkpoint met or unmet. */
+        public Action checked(String point, boolean met) {
+            Map<String, Boolean> next = new LinkedHashMap<>(checks);
+            next.put(point, met);
+            return new Action(
+                    t, by, technique, family, sides, outcome, reached, to, until, answer, limb, next, target, believed,
+                    info);
+        }
+
+        /** The same with what the opponent did about it. */
+        public Action answered(String what) {
+            return new Action(
+                    t, by, technique, family, sides, outcome, reached, to, until, what, limb, checks, target, believed,
+                    info);
+        }
+
         public Action result(Outcome o, Integer level, String target, MatchTime end) {
             return new Action(
                     t,
@@ -244,6 +260,10 @@ public sealed interface Tag {
         @Override
         public Grip with(TagInfo i) {
             return new Grip(t, by, grip, hand, depth, until, ended, i);
+        }
+
+        public Grip deep(String d) {
+            return new Grip(t, by, grip, hand, d, until, ended, info);
         }
 
         @Override

@@ -7,6 +7,7 @@ import farglass.match.MatchRecord;
 import farglass.match.PositionLine;
 import farglass.match.Span;
 import farglass.match.Tag;
+import farglass.time.MatchTime;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
@@ -19,7 +20,9 @@ import java.util.Map;
  *
  * <p>The score of an attempt is how often it was made from such a place in the library, times how much more often this
  * athlete makes it than others would have from the same places (observed over expected, both with {@value #RESERVE} added),
- * plus {@value #OWN_WEIGHT} for every time this athlete made it from this very place.
+ * plus {@value #OWN_WEIGHT} for every time this athlete made it from this very place. What was tried last then draws the
+ * chances towards what has followed it, four times, each time from a narrower view: in the library, in the library from such
+ * a place, by this athlete, by this athlete from such a place (Dirichlet smoothing, each view towards the wider one).
  */
 public final class LikelyNext {
     /** How much more an athlete's own habit in a place weighs than the library's. */
@@ -27,7 +30,10 @@ public final class LikelyNext {
     /** Pseudo-count of a technique that the lexicon allows here but nobody has tried. */
     private static final double POSSIBLE = 0.05;
     /** Added to observed and expected attempts, so that few attempts say little of an athlete's taste. */
-    private static final double RESERVE = 1.5;
+    private static final double RESERVE = 0.7;
+
+    /** Made-up occurrences of the chances so far: library, library in this place, athlete, athlete in this place. */
+    private static final double[] RESERVES = {30, 20, 15, 10};
 
     private static final char SEPARATOR = '|';
     private static final List<String> LEFT_OUT = List.of("grip", "feint");
@@ -39,6 +45,10 @@ public final class LikelyNext {
     private final Map<String, Map<String, Integer>> observed = new HashMap<>();
 
     private final Map<String, Map<String, Double>> expected = new HashMap<>();
+    /** What followed the attempt before, by the two athletes' places and that attempt; one of them is always the actor. */
+    private final Map<String, Map<String, Integer>> after = new HashMap<>();
+    /** How often that situation was met with each athlete in it. */
+    private final Map<String, Integer> met = new HashMap<>();
 
     private LikelyNext(Lexicon lexicon) {
         this.lexicon = lexicon;
@@ -61,9 +71,14 @@ public final class LikelyNext {
 
     private void count(MatchRecord r) {
         PositionLine line = PositionLine.of(r, lexicon);
+        Tag.Action before = null;
         for (int i = 0; i < r.tags().size(); i++) {
+            if (r.tags().get(i) instanceof Tag.Stop) {
+                before = null;
+            }
             if (r.tags().get(i) instanceof Tag.Action a && !LEFT_OUT.contains(lexicon.familyOf(a.technique()))) {
                 int index = i;
+                Tag.Action previous = before;
                 line.spans().stream()
                         .filter(s -> s.from().compareTo(a.t()) <= 0 && s.tag() < index)
                         .reduce((x, y) -> y)
@@ -73,9 +88,49 @@ public final class LikelyNext {
                             add(library, key, a.technique());
                             add(own, who + SEPARATOR + key, a.technique());
                             add(observed, who, a.technique());
+                            follow(r, s, previous, a);
                         });
+                before = a;
             }
         }
+    }
+
+    private void follow(MatchRecord r, Span here, Tag.Action before, Tag.Action a) {
+        if (before == null) {
+            return;
+        }
+        for (Corner c : Corner.values()) {
+            for (String situation : situations(here, before, c, r)) {
+                met.merge(situation, 1, Integer::sum);
+                if (c == a.by()) {
+                    add(after, situation, a.technique());
+                }
+            }
+        }
+    }
+
+    /** What was tried last as one athlete sees it, from the widest view to his own in this very place. */
+    private static List<String> situations(Span here, Tag.Action before, Corner by, MatchRecord r) {
+        String tried = (before.by() == by ? "own " : "their ") + before.technique();
+        String placed = key(here, by) + SEPARATOR + tried;
+        String who = r.athlete(by).id() + SEPARATOR;
+        return List.of(tried, placed, who + tried, who + placed);
+    }
+
+    /** The attempt before a moment that {@link #after} looks back at; null after a stoppage or when there is none. */
+    public static Tag.Action before(MatchRecord record, MatchTime t, Lexicon lexicon) {
+        Tag.Action last = null;
+        for (Tag tag : record.tags()) {
+            if (tag.t().compareTo(t) > 0) {
+                break;
+            }
+            if (tag instanceof Tag.Stop) {
+                last = null;
+            } else if (tag instanceof Tag.Action a && !LEFT_OUT.contains(lexicon.familyOf(a.technique()))) {
+                last = a;
+            }
+        }
+        return last;
     }
 
     /** What each athlete would have tried with the library's habits, from the places where something was tried. */
@@ -106,8 +161,12 @@ public final class LikelyNext {
         return s.place() + " " + role;
     }
 
-    /** The likeliest next attempts in {@code here}, best first, at most {@code limit}. */
-    public List<Suggestion> after(Span here, MatchRecord record, int limit) {
+    /**
+     * The likeliest next attempts in {@code here}, best first, at most {@code limit}.
+     *
+     * @param before the attempt before, or null
+     */
+    public List<Suggestion> after(Span here, Tag.Action before, MatchRecord record, int limit) {
         if (here == null) {
             return List.of();
         }
@@ -131,13 +190,46 @@ public final class LikelyNext {
             }
         }
         double sum = total;
-        return found.stream()
-                .map(s -> new Suggestion(s.by(), s.technique(), s.chance() / sum, s.seen()))
+        return recalled(
+                        found.stream()
+                                .map(s -> new Suggestion(s.by(), s.technique(), s.chance() / sum, s.seen()))
+                                .toList(),
+                        here,
+                        before,
+                        record)
+                .stream()
                 .sorted(Comparator.comparingDouble(Suggestion::chance)
                         .reversed()
                         .thenComparing(Suggestion::technique)
                         .thenComparing(Suggestion::by))
                 .limit(limit)
                 .toList();
+    }
+
+    /** The chances drawn towards what has followed the attempt before. */
+    private List<Suggestion> recalled(List<Suggestion> prior, Span here, Tag.Action before, MatchRecord record) {
+        if (before == null) {
+            return prior;
+        }
+        List<Suggestion> drawn = new ArrayList<>();
+        double total = 0;
+        for (Suggestion s : prior) {
+            List<String> situations = situations(here, before, s.by(), record);
+            double chance = s.chance();
+            for (int i = 0; i < situations.size(); i++) {
+                chance = drawn(situations.get(i), s.technique(), chance, RESERVES[i]);
+            }
+            total += chance;
+            drawn.add(new Suggestion(s.by(), s.technique(), chance, s.seen()));
+        }
+        double sum = total;
+        return drawn.stream()
+                .map(s -> new Suggestion(s.by(), s.technique(), s.chance() / sum, s.seen()))
+                .toList();
+    }
+
+    private double drawn(String situation, String technique, double prior, double reserve) {
+        int seen = after.getOrDefault(situation, Map.of()).getOrDefault(technique, 0);
+        return (seen + reserve * prior) / (met.getOrDefault(situation, 0) + reserve);
     }
 }

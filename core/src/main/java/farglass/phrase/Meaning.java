@@ -48,6 +48,12 @@ final class Meaning {
             return call();
         }
         Term term = p.meant();
+        if (p.ended != null && !(term instanceof Technique) && !(term instanceof Position)) {
+            return ending(term instanceof Grip grip ? grip.code() : null);
+        }
+        if (p.fact != null) {
+            return body();
+        }
         if (term instanceof Technique technique) {
             return action(technique);
         }
@@ -58,6 +64,10 @@ final class Meaning {
             return grip(grip);
         }
         return missing("what did " + (p.who == null ? "they" : name(p.who)) + " do?");
+    }
+
+    private java.util.Map<String, String> fields() {
+        return p.remark == farglass.match.RemarkKind.PREFERENCE ? PreferenceWords.fields(p.text) : java.util.Map.of();
     }
 
     private Reading command() {
@@ -102,8 +112,7 @@ final class Meaning {
         if (p.punished != null) {
             words.add(p.punished ? "punished" : "went free");
         }
-        return done(
-                new Tag.Remark(t, p.remark, p.who, "seen", p.text, p.instead, p.punished, java.util.Map.of(), info));
+        return done(new Tag.Remark(t, p.remark, p.who, "seen", p.text, p.instead, p.punished, fields(), info));
     }
 
     private Reading call() {
@@ -136,6 +145,47 @@ final class Meaning {
             words.add(p.depth);
         }
         return done(new Tag.Grip(t, by, grip.code(), p.side, p.depth, null, null, info));
+    }
+
+    private Reading body() {
+        words.add(p.fact.replace('-', ' '));
+        if (p.who == null) {
+            return missing("of whom? a or b");
+        }
+        words.add(name(p.who));
+        if (p.side != null) {
+            words.add(p.side.code());
+        }
+        return done(new Tag.Body(t, p.who, p.fact, p.side, null, info));
+    }
+
+    /** The latest grip, or body fact when one was named, that goes on: it ends here. */
+    private Reading ending(String grip) {
+        for (int i = c.record().tags().size() - 1; i >= 0; i--) {
+            Tag tag = c.record().tags().get(i);
+            if (tag.t().compareTo(t) > 0) {
+                continue;
+            }
+            if (p.fact == null && tag instanceof Tag.Grip g && g.until() == null) {
+                boolean meant = (grip == null || grip.equals(g.grip())) && (p.who == null || p.who == g.by());
+                if (meant) {
+                    words.add(lexicon.grip(g.grip()).map(Grip::name).orElse(g.grip()) + " " + p.ended);
+                    (p.who == null ? inferred : words).add(name(g.by()));
+                    return done(new Tag.Grip(g.t(), g.by(), g.grip(), g.hand(), g.depth(), t, p.ended, g.info()));
+                }
+            }
+            if (p.fact != null
+                    && tag instanceof Tag.Body b
+                    && b.until() == null
+                    && b.fact().equals(p.fact)) {
+                if (p.who == null || p.who == b.of()) {
+                    words.add(b.fact().replace('-', ' ') + " over");
+                    (p.who == null ? inferred : words).add(name(b.of()));
+                    return done(new Tag.Body(b.t(), b.of(), b.fact(), b.side(), t, b.info()));
+                }
+            }
+        }
+        return missing(p.fact == null ? "no such grip is held now" : "no such thing goes on now");
     }
 
     private Reading position(Position position) {
@@ -231,6 +281,13 @@ final class Meaning {
             words.add("to " + target.name());
         }
         List<Side> sides = p.sides;
+        if (p.feinted != null) {
+            words.add("pretends " + p.feinted.name());
+        }
+        if (p.believed != null) {
+            words.add(p.believed ? "believed" : "not believed");
+        }
+        p.checks.forEach((check, met) -> words.add(check.replace('-', ' ') + (met ? " met" : " not met")));
         if (p.answer != null) {
             words.add("answered by " + p.answer.replace('-', ' '));
         }
@@ -246,9 +303,9 @@ final class Meaning {
                 null,
                 p.answer,
                 null,
-                java.util.Map.of(),
-                null,
-                null,
+                p.checks,
+                p.feinted == null ? null : p.feinted.code(),
+                p.believed,
                 info);
         List<Tag> tags = new ArrayList<>();
         tags.add(action);

@@ -75,6 +75,9 @@ public final class PhraseReader {
         }
         int used = takeRung(words, i, p);
         if (used == 0) {
+            used = takeFact(words, i, p);
+        }
+        if (used == 0) {
             used = takeTerm(words, i, p);
         }
         if (used > 0) {
@@ -151,7 +154,28 @@ public final class PhraseReader {
         return 0;
     }
 
+    /** A body fact, unless its single word is a term as well. */
+    private int takeFact(String[] words, int i, Parts p) {
+        if (p.term != null || p.fact != null) {
+            return 0;
+        }
+        for (int n = Math.min(LONGEST_ALIAS, words.length - i); n > 0; n--) {
+            String typed = String.join("-", Arrays.copyOfRange(words, i, i + n)).toLowerCase(Locale.ROOT);
+            boolean term = !lexicon.lookUp(typed).isEmpty();
+            if (lexicon.facts().contains(typed) && !term) {
+                p.fact = typed;
+                return n;
+            }
+        }
+        return 0;
+    }
+
     private static boolean takeWord(String w, Parts p) {
+        Matcher checkpoint = Words.CHECKPOINT.matcher(w);
+        if (checkpoint.matches()) {
+            p.checks.put(checkpoint.group(2), checkpoint.group(1).equals("+"));
+            return true;
+        }
         Matcher both = Words.SIDE_AND_LEVEL.matcher(w);
         if (both.matches()) {
             return takeWord(both.group(1), p) && takeWord(both.group(2), p);
@@ -165,6 +189,10 @@ public final class PhraseReader {
             p.cause = Words.CAUSES.get(w);
         } else if (Words.CALLS.containsKey(w)) {
             p.call = Words.CALLS.get(w);
+        } else if (Words.ENDS.containsKey(w)) {
+            p.ended = Words.ENDS.get(w);
+        } else if (Words.BELIEVED.containsKey(w)) {
+            p.believed = Words.BELIEVED.get(w);
         } else if (Words.DEPTHS.containsKey(w)) {
             p.depth = w;
         } else if (w.matches("[1-9]")) {
@@ -210,6 +238,14 @@ public final class PhraseReader {
             boolean fixed = n == 1 && takeWord(words[i].toLowerCase(Locale.ROOT), new Parts());
             if (found.isEmpty() || fixed) {
                 continue;
+            }
+            Optional<Technique> pretended = found.stream()
+                    .filter(Technique.class::isInstance)
+                    .map(Technique.class::cast)
+                    .findFirst();
+            if (p.feints() && p.feinted == null && pretended.isPresent()) {
+                p.feinted = pretended.get();
+                return n;
             }
             Optional<Position> position = found.stream()
                     .filter(Position.class::isInstance)
@@ -278,6 +314,11 @@ public final class PhraseReader {
                 .sorted(java.util.Comparator.comparingInt(String::length).thenComparing(w -> w))
                 .limit(COMPLETIONS)
                 .toList());
+        lexicon.facts().stream()
+                .map(Lexicon::normal)
+                .filter(w -> w.startsWith(prefix))
+                .sorted()
+                .forEach(found::add);
         for (List<String> fixed : List.of(
                 List.copyOf(Words.OUTCOMES.keySet()),
                 List.copyOf(Words.SIDES.keySet()),

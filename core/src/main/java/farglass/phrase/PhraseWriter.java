@@ -28,6 +28,13 @@ public final class PhraseWriter {
             if (a.to() != null && lexicon.position(a.to()).isPresent()) {
                 w.add("to " + Lexicon.normal(lexicon.positionName(a.to())));
             }
+            if (a.target() != null) {
+                w.add(Lexicon.normal(lexicon.techniqueName(a.target())));
+            }
+            if (a.believed() != null) {
+                w.add(a.believed() ? "believed" : "ignored");
+            }
+            a.checks().forEach((check, met) -> w.add((met ? "+" : "-") + check));
             if (a.answer() != null && lexicon.answers().contains(a.answer())) {
                 w.add("answer " + a.answer().replace('-', ' '));
             }
@@ -57,6 +64,12 @@ public final class PhraseWriter {
             }
             if (g.depth() != null) {
                 w.add(g.depth());
+            }
+        } else if (tag instanceof Tag.Body b) {
+            w.add(b.of().code());
+            w.add(Lexicon.normal(b.fact()));
+            if (b.side() != null && b.side() != Side.NOT_VISIBLE) {
+                w.add(b.side().code());
             }
         } else if (tag instanceof Tag.Call c) {
             w.add(c.call().code());

@@ -27,6 +27,18 @@ final class Words {
     /** What a remark may end in; says whether the fault was punished. */
     static final Map<String, Boolean> PUNISHED = Map.of("punished", true, "unpunished", false);
 
+    /** Ends a grip or a body fact that goes on; says how. */
+    static final Map<String, String> ENDS = Map.of(
+            "broken", "broken",
+            "stripped", "broken",
+            "released", "released",
+            "lost", "lost",
+            "over", "over");
+    /** Whether a feint was believed. */
+    static final Map<String, Boolean> BELIEVED = Map.of("believed", true, "ignored", false);
+    /** A checkpoint of the technique, met or unmet: {@code +elbows-in}. */
+    static final Pattern CHECKPOINT = Pattern.compile("([+-])([a-z][a-z0-9-]+)");
+
     static final String INSTEAD = "instead";
     static final String GRIP = "grip";
     static final String ANSWER = "answer";

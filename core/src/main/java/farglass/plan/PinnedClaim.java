@@ -1,8 +1,8 @@
 package farglass.plan;
 
+import farglass.profile.Claim;
+import farglass.profile.ClaimWriter;
 import farglass.stats.Grade;
-import farglass.tendency.Claim;
-import farglass.tendency.ClaimWriter;
 
 /**
  * A claim as it stood when it was pinned.

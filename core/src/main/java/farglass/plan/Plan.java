@@ -1,5 +1,6 @@
 package farglass.plan;
 
+import farglass.stats.TagRef;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -13,6 +14,8 @@ import java.util.function.UnaryOperator;
  * @param pinned claims laid by for use
  * @param openings first things we may do; each is the root of a tree of forks
  * @param remarks free text
+ * @param judgements what is thought of claims, at most one per claim
+ * @param own claims in own words
  */
 public record Plan(
         String id,
@@ -21,10 +24,25 @@ public record Plan(
         String them,
         List<PinnedClaim> pinned,
         List<Fork> openings,
-        String remarks) {
+        String remarks,
+        List<Judgement> judgements,
+        List<OwnClaim> own) {
     public Plan {
         pinned = List.copyOf(pinned);
         openings = List.copyOf(openings);
+        judgements = List.copyOf(judgements);
+        own = List.copyOf(own);
+    }
+
+    public Plan(
+            String id,
+            String title,
+            String us,
+            String them,
+            List<PinnedClaim> pinned,
+            List<Fork> openings,
+            String remarks) {
+        this(id, title, us, them, pinned, openings, remarks, List.of(), List.of());
     }
 
     public static Plan empty(String id, String title, String us, String them) {
@@ -35,7 +53,7 @@ public record Plan(
         List<PinnedClaim> list = new ArrayList<>(pinned);
         list.removeIf(c -> c.sameAs(claim));
         list.add(claim);
-        return new Plan(id, title, us, them, list, openings, remarks);
+        return new Plan(id, title, us, them, list, openings, remarks, judgements, own);
     }
 
     public Plan unpin(PinnedClaim claim) {
@@ -46,7 +64,9 @@ public record Plan(
                 them,
                 pinned.stream().filter(c -> !c.sameAs(claim)).toList(),
                 openings,
-                remarks);
+                remarks,
+                judgements,
+                own);
     }
 
     public boolean isPinned(String athlete, String claim) {
@@ -54,19 +74,55 @@ public record Plan(
                 .anyMatch(p -> p.athlete().equals(athlete) && p.claim().equals(claim));
     }
 
+    /** What is thought of a claim; empty words when nothing is. */
+    public Judgement judgement(String athlete, String claim) {
+        return judgements.stream()
+                .filter(j -> j.about(athlete, claim))
+                .findFirst()
+                .orElse(Judgement.none(athlete, claim));
+    }
+
+    public Plan judge(Judgement j) {
+        List<Judgement> list = new ArrayList<>(judgements);
+        list.removeIf(o -> o.about(j.athlete(), j.claim()));
+        if (!j.empty()) {
+            list.add(j);
+        }
+        return new Plan(id, title, us, them, pinned, openings, remarks, list, own);
+    }
+
+    /** Adds a claim in own words. */
+    public Plan claim(String athlete, String sentence, List<TagRef> tags) {
+        int number = 1
+                + own.stream()
+                        .filter(o -> o.id().matches("own\\.\\d{1,6}"))
+                        .mapToInt(o -> Integer.parseInt(o.id().substring(o.id().indexOf('.') + 1)))
+                        .max()
+                        .orElse(0);
+        List<OwnClaim> list = new ArrayList<>(own);
+        list.add(new OwnClaim("own." + number, athlete, sentence.strip(), tags));
+        return new Plan(id, title, us, them, pinned, openings, remarks, judgements, list);
+    }
+
+    /** Without one of the claims in own words. */
+    public Plan withdraw(String ownClaim) {
+        List<OwnClaim> list = own.stream().filter(o -> !o.id().equals(ownClaim)).toList();
+        return new Plan(id, title, us, them, pinned, openings, remarks, judgements, list);
+    }
+
     public Plan title(String text) {
-        return new Plan(id, text, us, them, pinned, openings, remarks);
+        return new Plan(id, text, us, them, pinned, openings, remarks, judgements, own);
     }
 
     public Plan remarks(String text) {
-        return new Plan(id, title, us, them, pinned, openings, text);
+        return new Plan(id, title, us, them, pinned, openings, text, judgements, own);
     }
 
     /** Adds a first action of ours. */
     public Plan open(String text) {
         List<Fork> list = new ArrayList<>(openings);
         list.add(Fork.of(freeId(), true, text));
-        return new Plan(id, title, us, them, pinned, list, remarks);
+        return new Plan(id, title, us, them, pinned, list, remarks, judgements, own);
     }
 
     /** Adds what follows a node: their answer after ours, ours after theirs. */
@@ -83,7 +139,9 @@ public record Plan(
                 them,
                 pinned,
                 openings.stream().map(f -> f.replace(fork, change)).toList(),
-                remarks);
+                remarks,
+                judgements,
+                own);
     }
 
     /** Without a node and all that follows it. */
@@ -98,7 +156,9 @@ public record Plan(
                         .filter(f -> !f.id().equals(fork))
                         .map(f -> f.drop(fork))
                         .toList(),
-                remarks);
+                remarks,
+                judgements,
+                own);
     }
 
     public Optional<Fork> find(String fork) {

@@ -47,6 +47,10 @@ public final class DemoLibrary {
                 .guard("HFG", 4)
                 .guard("KNS", 3)
                 .guard("BTF", 1.5)
+                .then("collar-drag", "single-leg", "collar-drag")
+                .then("knee-cut", "knee-cut", "half-guard-pass")
+                .answers("guard-pull", "knee-cut")
+                .answers("lasso-sweep", "leg-drag", "knee-cut")
                 .build();
     }
 
@@ -76,6 +80,12 @@ public final class DemoLibrary {
                 .guard("SPD", 3)
                 .guard("CSG", 1.2)
                 .guard("CLG", 1)
+                .then("lasso-sweep", "triangle", "lasso-sweep")
+                .then("spider-sweep", "triangle")
+                .then("triangle", "armbar", "omoplata")
+                .then("omoplata", "lasso-sweep", "triangle")
+                .answers("knee-cut", "enter-guard", "lasso-sweep")
+                .answers("toreando", "enter-guard", "inversion-recovery")
                 .build();
     }
 
@@ -103,6 +113,12 @@ public final class DemoLibrary {
                 .guard("SIT", 2)
                 .guard("DLR", 3)
                 .guard("OPN", 1)
+                .then("toreando", "x-pass", "toreando", "to-knee-on-belly")
+                .then("x-pass", "toreando", "to-knee-on-belly")
+                .then("to-knee-on-belly", "cross-collar-choke", "baseball-choke")
+                .then("cross-collar-choke", "baseball-choke", "to-mount")
+                .answers("guard-pull", "toreando")
+                .answers("enter-guard", "toreando", "leg-drag")
                 .build();
     }
 
@@ -131,6 +147,12 @@ public final class DemoLibrary {
                 .guard("HFG", 2)
                 .guard("BTF", 2)
                 .guard("SIT", 1)
+                .then("single-leg", "double-leg", "body-lock-pass")
+                .then("double-leg", "single-leg", "body-lock-pass")
+                .then("snap-down", "go-behind", "guillotine")
+                .then("body-lock-pass", "over-under", "body-lock-pass", "to-mount")
+                .answers("guard-pull", "body-lock-pass", "over-under")
+                .answers("single-leg", "guillotine", "snap-down")
                 .build();
     }
 
@@ -138,7 +160,7 @@ public final class DemoLibrary {
         String[][] people = {
             {"mirel-osk", "Mirel Osk", "Harrow Mill", "#e8e4d8", "white, black belt tip"},
             {"tamsin-greel", "Tamsin Greel", "Saltmarsh", "#2f5fa8", "blue, shoulder patch"},
-            {"ione-varrick", "Ione Varrick", "Fenwatch", "#e8e4d8", "white, blue patch"},
+            {"ione-varrick", "Ione Varrick", "Northlock", "#e8e4d8", "white, blue patch"},
             {"sorrel-anbeck", "Sorrel Anbeck", "Low Quarry", "#3c4a57", "black"},
             {"livia-trosten", "Livia Trosten", "Eastmole", "#2f5fa8", "blue, white trousers"}
         };
@@ -213,7 +235,7 @@ public final class DemoLibrary {
             made.add(make(maker, n, 6 + n % 3, main.get(pair[0]), main.get(pair[1]), seed));
             n++;
         }
-        return film(made);
+        return film(made).stream().map(r -> SecondPass.of(r, lexicon)).toList();
     }
 
     private static MatchRecord make(MatchMaker maker, int n, int round, Style a, Style b, long seed) {

@@ -3,7 +3,6 @@ package farglass.simulate;
 import farglass.lexicon.Lexicon;
 import farglass.lexicon.Position;
 import farglass.lexicon.Technique;
-import farglass.match.CallKind;
 import farglass.match.Cause;
 import farglass.match.Corner;
 import farglass.match.MatchAthlete;
@@ -27,60 +26,16 @@ import org.apache.commons.rng.simple.RandomSource;
 /**
  * Makes a match between two styles: a race of exponential clocks over all attempts that the lexicon allows where the
  * athletes are, each attempt with a side, a ladder level and an outcome drawn from the styles, until a submission or the
- * end of time. The table's calls follow the usual points.
+ * end of time. What was just tried often calls for what comes next ({@link Habits}). The table's calls follow the usual
+ * points.
  */
 public final class MatchMaker {
-    /** Usual attempts per minute of a family while it is possible. */
-    private static final Map<String, Double> RATES = Map.ofEntries(
-            Map.entry("takedown", 1.1),
-            Map.entry("guard-pull", 1.0),
-            Map.entry("guard-entry", 1.6),
-            Map.entry("sweep", 1.4),
-            Map.entry("reversal", 0.3),
-            Map.entry("pass", 1.7),
-            Map.entry("pin-advance", 1.3),
-            Map.entry("back-take", 0.7),
-            Map.entry("submission", 0.8),
-            Map.entry("escape", 0.9),
-            Map.entry("recovery", 1.1),
-            Map.entry("stand-up", 0.2));
-
-    /** Usual log odds that an attempt of a family is completed. */
-    private static final Map<String, Double> ODDS = Map.ofEntries(
-            Map.entry("takedown", -0.8),
-            Map.entry("guard-pull", 2.6),
-            Map.entry("guard-entry", 1.0),
-            Map.entry("sweep", -0.9),
-            Map.entry("reversal", -1.3),
-            Map.entry("pass", -1.0),
-            Map.entry("pin-advance", 0.3),
-            Map.entry("back-take", -0.7),
-            Map.entry("submission", -2.5),
-            Map.entry("escape", -0.6),
-            Map.entry("recovery", -0.2),
-            Map.entry("stand-up", 0.4));
-
-    private static final Map<String, String> CAUGHT_PASSING = Map.of(
-            "knee-cut",
-            "KCT",
-            "leg-drag",
-            "LDR",
-            "over-under",
-            "OVU",
-            "double-under",
-            "STK",
-            "stack-pass",
-            "STK",
-            "body-lock-pass",
-            "BLP",
-            "long-step",
-            "LST",
-            "smash-pass",
-            "SMH");
     private static final String[] ANSWERS = {"posture", "frame", "post-and-return", "grip-strip", "hip-switch"};
     private static final double STOPS_PER_MINUTE = 0.16;
+    /** Nobody is out of bounds before they have met. */
+    private static final long FIRST_STOP_MS = 10_000;
+
     private static final long SETTLE_MS = 2500;
-    private static final long HOLD_MS = 3000;
 
     private final Lexicon lexicon;
 
@@ -114,14 +69,13 @@ public final class MatchMaker {
         private final Map<Corner, Style> styles;
         private final UniformRandomProvider rng;
         private final List<Tag> tags = new ArrayList<>();
-        private final Map<Corner, Integer> points = new LinkedHashMap<>(Map.of(Corner.A, 0, Corner.B, 0));
-        private final Map<Corner, Integer> advantages = new LinkedHashMap<>(Map.of(Corner.A, 0, Corner.B, 0));
-        private final List<String> scored = new ArrayList<>();
+        private final TableScore table = new TableScore(lexicon, tags::add);
         private Tag.Position here;
         private long now;
         private long settled;
-        private int pendingPoints;
-        private Corner pendingFor;
+        /** What was just tried, which calls for what comes next; null when nothing was. */
+        private Option cue;
+
         private Result result;
 
         Run(Setting setting, Style a, Style b, UniformRandomProvider rng) {
@@ -166,6 +120,14 @@ public final class MatchMaker {
 
         private void step() {
             List<Option> options = options();
+            Option usual = rng.nextDouble() < Habits.FOLLOWED ? usual(options) : null;
+            if (usual != null) {
+                now = Math.max(now, settled) + 500 + rng.nextInt(3000);
+                if (now < setting.lengthMs() - 500) {
+                    attempt(usual);
+                    return;
+                }
+            }
             double total = options.stream().mapToDouble(Option::rate).sum();
             double stops = here.holder() == null || isGuard() ? STOPS_PER_MINUTE : STOPS_PER_MINUTE / 8;
             long wait = (long) (-Math.log(1 - rng.nextDouble()) / (total + stops) * 60_000);
@@ -183,7 +145,36 @@ public final class MatchMaker {
                     return;
                 }
             }
-            stop();
+            if (now >= FIRST_STOP_MS) {
+                stop();
+            }
+        }
+
+        /** What the one who acted goes on with, or what the other answers, out of habit; null when neither has a habit here. */
+        private Option usual(List<Option> options) {
+            if (cue == null) {
+                return null;
+            }
+            Corner by = cue.by();
+            String tried = cue.technique().code();
+            Option on = first(options, by, styles.get(by).goesOn(tried), Habits.own(tried));
+            Option answer = first(options, by.other(), styles.get(by.other()).answers(tried), Habits.answers(tried));
+            return on != null && (answer == null || rng.nextDouble() < Habits.GOES_ON) ? on : answer;
+        }
+
+        /** The first of one's own habits that is possible, else the first usual one that he practises. */
+        private Option first(List<Option> options, Corner by, List<String> own, List<String> usual) {
+            Style style = styles.get(by);
+            List<String> order = new ArrayList<>(own);
+            usual.stream().filter(u -> style.weight(u) > Style.UNNAMED).forEach(order::add);
+            for (String code : order) {
+                for (Option o : options) {
+                    if (o.by() == by && o.technique().code().equals(code)) {
+                        return o;
+                    }
+                }
+            }
+            return null;
         }
 
         private boolean isGuard() {
@@ -196,7 +187,7 @@ public final class MatchMaker {
             for (Corner by : Corner.values()) {
                 Style style = styles.get(by);
                 List<Technique> mine = lexicon.startingIn(here.position()).stream()
-                        .filter(t -> RATES.containsKey(t.family()))
+                        .filter(t -> Rates.ATTEMPTS.containsKey(t.family()))
                         .filter(t -> !t.restricted().contains(setting.ruleset()))
                         .filter(t -> t.role().allows(here.holder() == by, here.guard() == by, contested))
                         .filter(t -> sensible(t, by, contested))
@@ -207,7 +198,7 @@ public final class MatchMaker {
                     // an athlete who has practised no finish from here rarely tries one
                     double least = t.family().equals("submission") ? 1 : 0;
                     double share = style.weight(t.code()) / Math.max(least, familyWeight.get(t.family()));
-                    found.add(new Option(by, t, RATES.get(t.family()) * style.activity(t.family()) * share));
+                    found.add(new Option(by, t, Rates.ATTEMPTS.get(t.family()) * style.activity(t.family()) * share));
                 }
             }
             return found;
@@ -231,7 +222,7 @@ public final class MatchMaker {
             Style style = styles.get(o.by());
             long length = 900 + (long) Math.min(8000, -Math.log(1 - rng.nextDouble()) * 2200);
             long end = Math.min(now + length, setting.lengthMs() - 200);
-            double odds = ODDS.get(technique.family())
+            double odds = Rates.ODDS.get(technique.family())
                     + style.skill(technique.code(), technique.family())
                     - styles.get(o.by().other()).defence(technique.family());
             boolean works = rng.nextDouble() < 1 / (1 + Math.exp(-odds));
@@ -244,6 +235,7 @@ public final class MatchMaker {
                 fail(begun, technique, MatchTime.ofMs(end));
             }
             now = end;
+            cue = o;
             settled = now + SETTLE_MS;
         }
 
@@ -256,7 +248,7 @@ public final class MatchMaker {
                 tags.add(begun.result(Outcome.COMPLETED, 4, "LCK", end));
                 lock(begun, technique, 3, MatchTime.ofMs((begun.t().ms() + end.ms()) / 2));
                 now = end.ms();
-                settlePoints(end.ms());
+                table.settle(here, end.ms());
                 tags.add(new Tag.End(end, TagInfo.NONE));
                 result = new Result(begun.by(), Method.SUBMISSION, technique.code(), end);
                 return;
@@ -268,10 +260,8 @@ public final class MatchMaker {
             if (target.guard()) {
                 reached = reached.sided(begun.side());
             }
-            int value = value(technique, begun.by(), reached);
-            move(reached);
-            pendingPoints = value;
-            pendingFor = begun.by();
+            table.reached(technique, begun.by(), here, reached);
+            place(reached);
             if (target.guard() && rng.nextDouble() < 0.4) {
                 guardGrip(end);
             } else if (target.neutral()) {
@@ -303,7 +293,7 @@ public final class MatchMaker {
                     : rng.nextDouble() < 0.75 ? Outcome.STUFFED : Outcome.ABANDONED;
             Tag.Action failed = begun.result(outcome, reached, null, end);
             if (rng.nextDouble() < 0.5) {
-                failed = answered(failed, ANSWERS[rng.nextInt(ANSWERS.length)]);
+                failed = failed.answered(ANSWERS[rng.nextInt(ANSWERS.length)]);
             }
             tags.add(failed);
             String family = technique.family();
@@ -312,39 +302,14 @@ public final class MatchMaker {
                 lock(begun, technique, reached, MatchTime.ofMs((begun.t().ms() + end.ms()) / 2));
                 move(before.at(end).caused(Cause.FREE).with(TagInfo.NONE));
             } else if (family.equals("pass") && reached >= 2 && rng.nextDouble() < 0.6) {
-                String place = CAUGHT_PASSING.getOrDefault(technique.code(), "HQ");
+                String place = Rates.CAUGHT_PASSING.getOrDefault(technique.code(), "HQ");
                 if (!place.equals(here.position())) {
                     move(Tag.Position.of(end, place, begun.by(), begun.by().other())
                             .sided(begun.side())
                             .caused(Cause.FORCED));
                 }
             }
-            boolean advantage = reached == 3
-                    && List.of("sweep", "pass", "back-take", "submission", "takedown")
-                            .contains(family);
-            if (advantage) {
-                advantages.merge(begun.by(), 1, Integer::sum);
-                tags.add(call(end.ms(), CallKind.ADVANTAGE, begun.by(), null));
-            }
-        }
-
-        private Tag.Action answered(Tag.Action a, String answer) {
-            return new Tag.Action(
-                    a.t(),
-                    a.by(),
-                    a.technique(),
-                    a.family(),
-                    a.sides(),
-                    a.outcome(),
-                    a.reached(),
-                    a.to(),
-                    a.until(),
-                    answer,
-                    a.limb(),
-                    a.checks(),
-                    a.target(),
-                    a.believed(),
-                    a.info());
+            table.failed(failed, family, end);
         }
 
         private Position target(Technique technique, Corner by) {
@@ -379,52 +344,13 @@ public final class MatchMaker {
         }
 
         private void move(Tag.Position next) {
-            if (here != null) {
-                settlePoints(next.t().ms());
-            }
-            boolean sameControl = here != null && here.holder() == next.holder() && next.holder() != null;
-            if (!sameControl || next.guard() != null) {
-                scored.clear();
-            }
+            table.moved(here, next);
+            place(next);
+        }
+
+        private void place(Tag.Position next) {
             here = next;
             tags.add(next);
-        }
-
-        /** Points a completed action is worth once the place has been held for three seconds. */
-        private int value(Technique technique, Corner by, Tag.Position reached) {
-            Position to = lexicon.position(reached.position()).orElseThrow();
-            boolean ground = !to.family().equals("standing");
-            boolean fromGuard = here.guard() != null;
-            int value = 0;
-            if (technique.family().equals("takedown") && ground
-                    || technique.family().equals("sweep") && ground) {
-                value += 2;
-            }
-            if (fromGuard && technique.family().equals("pass") && (to.family().equals("pin"))) {
-                value += 3;
-            }
-            if (to.scoring() != null
-                    && !to.scoring().equals("pass-pin")
-                    && reached.holder() == by
-                    && !scored.contains(to.scoring())) {
-                value += to.scoring().equals("knee-on-belly") ? 2 : 4;
-            }
-            return value;
-        }
-
-        private void settlePoints(long until) {
-            if (pendingPoints > 0 && here != null && until - here.t().ms() >= HOLD_MS) {
-                points.merge(pendingFor, pendingPoints, Integer::sum);
-                tags.add(call(here.t().ms() + HOLD_MS, CallKind.POINTS, pendingFor, pendingPoints));
-                lexicon.position(here.position()).map(Position::scoring).ifPresent(scored::add);
-                pendingPoints = 0;
-            } else if (pendingPoints > 0 && here != null && until > here.t().ms()) {
-                pendingPoints = 0;
-            }
-        }
-
-        private Tag call(long t, CallKind kind, Corner who, Integer value) {
-            return new Tag.Call(MatchTime.ofMs(t), kind, who, value, true, null, null, TagInfo.NONE);
         }
 
         private void firstGrip() {
@@ -458,14 +384,14 @@ public final class MatchMaker {
         }
 
         private void stop() {
-            settlePoints(now);
+            table.settle(here, now);
+            cue = null;
             tags.add(new Tag.Stop(MatchTime.ofMs(now), "out-of-bounds", TagInfo.NONE));
             boolean stand = here.guard() == null || rng.nextDouble() < 0.4;
             if (stand) {
                 tags.add(new Tag.Resume(MatchTime.ofMs(now), "STD", null, null, TagInfo.NONE));
                 here = Tag.Position.of(MatchTime.ofMs(now), "STD", null, null);
-                scored.clear();
-                pendingPoints = 0;
+                table.restarted();
                 firstGrip();
             } else {
                 tags.add(new Tag.Resume(
@@ -476,20 +402,10 @@ public final class MatchMaker {
 
         private void finishOnTime() {
             now = setting.lengthMs();
-            settlePoints(now);
-            tags.add(new Tag.End(MatchTime.ofMs(now), TagInfo.NONE));
-            int byPoints = points.get(Corner.A) - points.get(Corner.B);
-            int byAdvantages = advantages.get(Corner.A) - advantages.get(Corner.B);
+            table.settle(here, now);
             MatchTime end = MatchTime.ofMs(now);
-            if (setting.ruleset().equals("submission-only")) {
-                result = new Result(null, Method.DRAW, null, end);
-            } else if (byPoints != 0) {
-                result = new Result(byPoints > 0 ? Corner.A : Corner.B, Method.POINTS, null, end);
-            } else if (byAdvantages != 0) {
-                result = new Result(byAdvantages > 0 ? Corner.A : Corner.B, Method.ADVANTAGES, null, end);
-            } else {
-                result = new Result(rng.nextBoolean() ? Corner.A : Corner.B, Method.DECISION, null, end);
-            }
+            tags.add(new Tag.End(end, TagInfo.NONE));
+            result = table.onTime(setting.ruleset(), end, rng.nextBoolean());
         }
     }
 }

@@ -1,6 +1,7 @@
 package farglass.simulate;
 
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
 
 /**
@@ -12,6 +13,8 @@ import java.util.Map;
  * @param defence taken from the log odds of the other's success, by family
  * @param toRight chance that an attempt of a family begins to the own right; one half where not named
  * @param guards guards this athlete goes to, with weights
+ * @param goesOn by own attempt, what this athlete goes on with, before what is usual
+ * @param answers by the other's attempt, what this athlete answers, before what is usual
  */
 public record Style(
         String id,
@@ -24,7 +27,9 @@ public record Style(
         Map<String, Double> skill,
         Map<String, Double> defence,
         Map<String, Double> toRight,
-        Map<String, Double> guards) {
+        Map<String, Double> guards,
+        Map<String, List<String>> goesOn,
+        Map<String, List<String>> answers) {
     static final double UNNAMED = 0.03;
 
     double weight(String technique) {
@@ -48,6 +53,14 @@ public record Style(
         return toRight.getOrDefault(family, 0.5);
     }
 
+    List<String> goesOn(String technique) {
+        return goesOn.getOrDefault(technique, List.of());
+    }
+
+    List<String> answers(String technique) {
+        return answers.getOrDefault(technique, List.of());
+    }
+
     static Builder of(String id, String name, String team, String colour, String marker) {
         return new Builder(id, name, team, colour, marker);
     }
@@ -65,6 +78,8 @@ public record Style(
         private final Map<String, Double> defence = new LinkedHashMap<>();
         private final Map<String, Double> toRight = new LinkedHashMap<>();
         private final Map<String, Double> guards = new LinkedHashMap<>();
+        private final Map<String, List<String>> goesOn = new LinkedHashMap<>();
+        private final Map<String, List<String>> answers = new LinkedHashMap<>();
 
         private Builder(String id, String name, String team, String colour, String marker) {
             this.id = id;
@@ -106,8 +121,19 @@ public record Style(
             return this;
         }
 
+        Builder then(String after, String... next) {
+            goesOn.put(after, List.of(next));
+            return this;
+        }
+
+        Builder answers(String to, String... next) {
+            answers.put(to, List.of(next));
+            return this;
+        }
+
         Style build() {
-            return new Style(id, name, team, colour, marker, mix, activity, skill, defence, toRight, guards);
+            return new Style(
+                    id, name, team, colour, marker, mix, activity, skill, defence, toRight, guards, goesOn, answers);
         }
     }
 }

@@ -1,35 +1,34 @@
 package farglass.stats;
 
+import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import org.apache.commons.numbers.gamma.LogBeta;
+import org.apache.commons.numbers.gamma.LogGamma;
+import org.apache.commons.statistics.distribution.BetaDistribution;
 
 /**
- * Prior of a proportion: mean m and a distribution over its strength k, Beta(k m, k (1 - m)).
+ * Prior of a proportion: mean m and a distribution over its strength k, Beta(k m, k (1 - m)), k on [1, 30].
  *
- * <p>The strength is not fixed at its best-fitting value but averaged over a log-uniform grid on [1, 30], weighted by the
- * marginal likelihood of the other athletes' counts, so that no flat or boundary maximum makes the answer jump. Where it
- * cannot be fitted (fewer than 4 athletes with 3 occurrences, or a log-likelihood range under 0.5) it is 4. Gelman et al.,
- * Bayesian Data Analysis, ch. 5.
+ * <p>Where the strength cannot be fitted (fewer than 4 athletes with 3 occurrences, or a log-likelihood range under 0.5)
+ * it is 4. Gelman et al., Bayesian Data Analysis, ch. 5.
  */
 public final class BetaPrior {
     static final double DEFAULT_STRENGTH = 4;
-    private static final int GRID = 60;
     private static final double K_MIN = 1;
     private static final double K_MAX = 30;
     private static final int ATHLETES_TO_FIT = 4;
     private static final int OCCURRENCES_TO_FIT = 3;
-    private static final double FLAT = 0.5;
+
+    private static final BetaPrior JEFFREYS = new BetaPrior(0.5, StrengthGrid.fixed(1), "no baseline");
 
     private final double mean;
-    private final double[] strengths;
-    private final double[] weights;
+    private final StrengthGrid strength;
     private final String source;
 
-    private BetaPrior(double mean, double[] strengths, double[] weights, String source) {
+    private BetaPrior(double mean, StrengthGrid strength, String source) {
         this.mean = mean;
-        this.strengths = strengths;
-        this.weights = weights;
+        this.strength = strength;
         this.source = source;
     }
 
@@ -43,12 +42,12 @@ public final class BetaPrior {
 
     /** Jeffreys prior Beta(1/2, 1/2): no baseline. */
     public static BetaPrior jeffreys() {
-        return new BetaPrior(0.5, new double[] {1}, new double[] {1}, "no baseline");
+        return JEFFREYS;
     }
 
     /** @param mean in (0, 1) */
     public static BetaPrior fixed(double mean, double strength, String source) {
-        return new BetaPrior(mean, new double[] {strength}, new double[] {1}, source);
+        return new BetaPrior(mean, StrengthGrid.fixed(strength), source);
     }
 
     /**
@@ -65,27 +64,72 @@ public final class BetaPrior {
         if (usable.size() < ATHLETES_TO_FIT) {
             return fixed(m, DEFAULT_STRENGTH, source);
         }
-        double[] k = new double[GRID];
-        double[] logLik = new double[GRID];
-        for (int i = 0; i < GRID; i++) {
-            k[i] = K_MIN * Math.pow(K_MAX / K_MIN, i / (GRID - 1.0));
+        StrengthGrid grid = StrengthGrid.fit(K_MIN, K_MAX, DEFAULT_STRENGTH, k -> {
+            double log = 0;
             for (Counts c : usable) {
-                double a = k[i] * m;
-                double b = k[i] * (1 - m);
-                logLik[i] += LogBeta.value(a + c.x(), b + c.n() - c.x()) - LogBeta.value(a, b);
+                double a = k * m;
+                double b = k * (1 - m);
+                log += LogBeta.value(a + c.x(), b + c.n() - c.x()) - LogBeta.value(a, b);
+            }
+            return log;
+        });
+        return new BetaPrior(m, grid, source);
+    }
+
+    /**
+     * Priors of the shares of several categories: the marginals of a Dirichlet prior whose mean is the other athletes' row and
+     * whose one strength is fitted to the whole row. A category that the others never show counts 0.5 / (number of categories).
+     *
+     * @param others one row of counts per athlete: the categories in order, and last all others together
+     * @param categories number of categories, at least 1
+     * @return one prior per category; evenly spread with strength 4 where there are no others
+     */
+    public static List<BetaPrior> row(List<double[]> others, int categories) {
+        double[] sums = new double[categories + 1];
+        for (double[] row : others) {
+            for (int c = 0; c < sums.length; c++) {
+                sums[c] += row[c];
             }
         }
-        double best = Arrays.stream(logLik).max().orElseThrow();
-        if (best - Arrays.stream(logLik).min().orElseThrow() < FLAT) {
-            return fixed(m, DEFAULT_STRENGTH, source);
+        double seen = Arrays.stream(sums).sum();
+        boolean known = seen > 0;
+        for (int c = 0; c < sums.length; c++) {
+            sums[c] = sums[c] > 0 ? sums[c] : known ? 0.5 / categories : 1;
         }
-        double[] w = Arrays.stream(logLik).map(l -> Math.exp(l - best)).toArray();
-        double total = Arrays.stream(w).sum();
-        return new BetaPrior(m, k, Arrays.stream(w).map(v -> v / total).toArray(), source);
+        double total = Arrays.stream(sums).sum();
+        double[] m = Arrays.stream(sums).map(s -> s / total).toArray();
+        List<double[]> usable = others.stream()
+                .filter(r -> Arrays.stream(r).sum() >= OCCURRENCES_TO_FIT)
+                .toList();
+        StrengthGrid grid = usable.size() < ATHLETES_TO_FIT
+                ? StrengthGrid.fixed(DEFAULT_STRENGTH)
+                : StrengthGrid.fit(K_MIN, K_MAX, DEFAULT_STRENGTH, k -> dirichlet(usable, m, k));
+        String source = known ? "library, " + others.size() + " others" : "spread evenly over what was seen";
+        List<BetaPrior> priors = new ArrayList<>();
+        for (int c = 0; c < categories; c++) {
+            priors.add(new BetaPrior(m[c], grid, source));
+        }
+        return priors;
+    }
+
+    private static double dirichlet(List<double[]> rows, double[] m, double k) {
+        double log = 0;
+        for (double[] row : rows) {
+            log += LogGamma.value(k) - LogGamma.value(k + Arrays.stream(row).sum());
+            for (int c = 0; c < m.length; c++) {
+                log += row[c] > 0 ? LogGamma.value(k * m[c] + row[c]) - LogGamma.value(k * m[c]) : 0;
+            }
+        }
+        return log;
     }
 
     public double mean() {
         return mean;
+    }
+
+    /** The mean as something to compare with; NaN for the prior that knows nothing. */
+    double average() {
+        return this == JEFFREYS ? Double.NaN : mean;
     }
 
     /** In words, where it comes from. */
@@ -95,29 +139,24 @@ public final class BetaPrior {
 
     /** Mean strength in pseudo-occurrences. */
     public double strength() {
-        double sum = 0;
-        for (int i = 0; i < strengths.length; i++) {
-            sum += weights[i] * strengths[i];
-        }
-        return sum;
+        return strength.mean();
     }
 
     /** Posterior after x successes and y failures (which may be fractional). */
-    BetaMixture posterior(double x, double y) {
-        int n = strengths.length;
-        double[] a = new double[n];
-        double[] b = new double[n];
-        for (int i = 0; i < n; i++) {
-            a[i] = strengths[i] * mean + x;
-            b[i] = strengths[i] * (1 - mean) + y;
+    Mixture posterior(double x, double y) {
+        double[] k = strength.strengths();
+        BetaDistribution[] parts = new BetaDistribution[k.length];
+        for (int i = 0; i < k.length; i++) {
+            parts[i] = BetaDistribution.of(k[i] * mean + x, k[i] * (1 - mean) + y);
         }
-        return new BetaMixture(weights, a, b);
+        return new Mixture(strength.weights(), parts);
     }
 
     double posteriorMean(double x, double y) {
+        double[] k = strength.strengths();
         double sum = 0;
-        for (int i = 0; i < strengths.length; i++) {
-            sum += weights[i] * (strengths[i] * mean + x) / (strengths[i] + x + y);
+        for (int i = 0; i < k.length; i++) {
+            sum += strength.weights()[i] * (k[i] * mean + x) / (k[i] + x + y);
         }
         return sum;
     }

@@ -16,7 +16,7 @@ import java.util.List;
  * @param effective effective occurrences, min(Kish size, sum of weights)
  * @param baseline mean of the prior, NaN without one
  * @param prior in words, where the prior comes from
- * @param check cluster bootstrap interval over matches as a check, or null below 6 matches
+ * @param redraw the check of the interval, or null below 6 matches
  * @param tags what it rests on
  */
 public record Estimate(
@@ -32,7 +32,7 @@ public record Estimate(
         Grade grade,
         double baseline,
         String prior,
-        Interval check,
+        Redraw redraw,
         List<TagRef> tags) {
     /** The level of every interval except never-seen bounds. */
     public static final double LEVEL = 0.90;
@@ -43,7 +43,12 @@ public record Estimate(
 
     /** The same with the library's average to compare with. */
     public Estimate against(double average, String where) {
-        return new Estimate(x, n, raw, mean, lo, hi, level, matches, effective, grade, average, where, check, tags);
+        return new Estimate(x, n, raw, mean, lo, hi, level, matches, effective, grade, average, where, redraw, tags);
+    }
+
+    /** Cluster bootstrap interval over matches as a check, or null below 6 matches; worked out when first asked for. */
+    public Interval check() {
+        return redraw == null ? null : redraw.interval();
     }
 
     /** An interval [lo, hi]. */

@@ -1,12 +1,9 @@
 package farglass.stats;
 
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import org.apache.commons.rng.UniformRandomProvider;
-import org.apache.commons.rng.simple.RandomSource;
 
 /**
  * How often does it work? Beta-binomial posterior with recency weights and a design effect for matches.
@@ -17,7 +14,6 @@ import org.apache.commons.rng.simple.RandomSource;
  */
 public final class Proportion {
     private static final int CHECK_MATCHES = 6;
-    private static final int DRAWS = 2000;
 
     private Proportion() {}
 
@@ -45,7 +41,7 @@ public final class Proportion {
         int n = trials.size();
         int matches = byMatch.size();
         double effect = n == 0 ? 1 : Clustering.designEffect((double) n / matches, rho);
-        BetaMixture posterior = prior.posterior(wx / effect, (w - wx) / effect);
+        Mixture posterior = prior.posterior(wx / effect, (w - wx) / effect);
         double effective = n == 0 ? 0 : Math.min(w * w / ww, w);
         double width = n == 0 ? 1 : Grade.jeffreysWidth(wx / w, effective);
         return new Estimate(
@@ -59,26 +55,19 @@ public final class Proportion {
                 matches,
                 effective,
                 Grade.of(effective, matches, width),
-                prior.mean(),
+                prior.average(),
                 prior.source(),
-                matches < CHECK_MATCHES ? null : bootstrap(new ArrayList<>(byMatch.values()), prior, seed),
+                matches < CHECK_MATCHES ? null : new Redraw(new ArrayList<>(byMatch.values()), prior, seed),
                 trials.stream().map(Trial::tag).toList());
     }
 
-    private static Estimate.Interval bootstrap(List<double[]> matches, BetaPrior prior, long seed) {
-        UniformRandomProvider rng = RandomSource.XO_RO_SHI_RO_128_PP.create(seed);
-        double[] draws = new double[DRAWS];
-        for (int d = 0; d < DRAWS; d++) {
-            double x = 0;
-            double n = 0;
-            for (int i = 0; i < matches.size(); i++) {
-                double[] sums = matches.get(rng.nextInt(matches.size()));
-                x += sums[0];
-                n += sums[1];
-            }
-            draws[d] = prior.posteriorMean(x, n - x);
-        }
-        Arrays.sort(draws);
-        return new Estimate.Interval(draws[(int) (0.05 * DRAWS)], draws[(int) (0.95 * DRAWS) - 1]);
+    /** The posterior behind {@link #of}. */
+    static Mixture posterior(List<Trial> trials, BetaPrior prior, double rho) {
+        double w = trials.stream().mapToDouble(Trial::weight).sum();
+        double wx =
+                trials.stream().filter(Trial::worked).mapToDouble(Trial::weight).sum();
+        long matches = trials.stream().map(t -> t.tag().match()).distinct().count();
+        double effect = trials.isEmpty() ? 1 : Clustering.designEffect((double) trials.size() / matches, rho);
+        return prior.posterior(wx / effect, (w - wx) / effect);
     }
 }

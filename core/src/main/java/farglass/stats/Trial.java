@@ -9,4 +9,9 @@ import farglass.time.MatchTime;
  * @param weight recency weight in (0, 1]
  * @param unsure whether the tagger doubted it
  */
-public record Trial(TagRef tag, int index, MatchTime t, boolean worked, double weight, boolean unsure) {}
+public record Trial(TagRef tag, int index, MatchTime t, boolean worked, double weight, boolean unsure) {
+    /** What worked did not, and the other way round. */
+    public Trial turned() {
+        return new Trial(tag, index, t, !worked, weight, unsure);
+    }
+}

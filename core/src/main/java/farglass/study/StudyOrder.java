@@ -2,9 +2,9 @@ package farglass.study;
 
 import farglass.match.MatchRecord;
 import farglass.match.Tag;
+import farglass.profile.Claim;
+import farglass.profile.Profile;
 import farglass.stats.Recency;
-import farglass.tendency.Claim;
-import farglass.tendency.Profile;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Comparator;

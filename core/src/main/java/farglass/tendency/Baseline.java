@@ -1,77 +1,142 @@
 package farglass.tendency;
 
 import farglass.lexicon.Lexicon;
-import farglass.match.Corner;
-import farglass.match.MatchRecord;
-import farglass.match.Tag;
+import farglass.lexicon.Technique;
 import farglass.stats.BetaPrior;
 import farglass.stats.BetaPrior.Counts;
 import farglass.stats.Clustering;
+import farglass.stats.GammaPrior;
 import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.function.BiPredicate;
+import java.util.function.Function;
 
 /**
- * The library's average success per technique and family, always without the athlete in question.
+ * The library's average, always without the athlete in question: success per technique, rate per exposure, shares of time.
  *
  * <p>A technique's own baseline needs 20 attempts by 3 other athletes; else its family's, from 3 athletes; else all
- * techniques together.
+ * techniques together. Whom the athlete met and which part of a match is asked for is not asked of the others.
  */
 public final class Baseline {
     private static final double TECHNIQUE_ATTEMPTS = 20;
     private static final int ATHLETES = 3;
-
-    /** athlete -> match -> counts, per technique code and per {@code @family}; {@code *} is everything. */
-    private final Map<String, Map<String, Map<String, double[]>>> counts = new LinkedHashMap<>();
+    private static final double MS_PER_MINUTE = 60_000;
 
     private final Lexicon lexicon;
+    private final Map<String, AthleteSums> athletes;
+    private final Map<String, Double> rhos = new ConcurrentHashMap<>();
+    private final Map<Asked, BetaPrior> priors = new ConcurrentHashMap<>();
+    private final Map<Asked, GammaPrior> rates = new ConcurrentHashMap<>();
+    private final Map<String, Map<MatchFacts.Stand, Long>> times = new ConcurrentHashMap<>();
 
-    private Baseline(Lexicon lexicon) {
+    private final Map<Row, List<BetaPrior>> rows = new ConcurrentHashMap<>();
+
+    /**
+     * A whole row of shares that was fitted.
+     *
+     * @param of a trigger, or a place and role
+     */
+    private record Row(Object of, List<String> categories, String athlete) {}
+
+    /** What was fitted, and for whom, who is left out. */
+    private record Asked(String key, String athlete) {}
+
+    private Baseline(Lexicon lexicon, Map<String, AthleteSums> athletes) {
         this.lexicon = lexicon;
+        this.athletes = athletes;
     }
 
-    /** @param records the library; the filter's half-life does not apply to the baseline */
-    public static Baseline of(List<MatchRecord> records, Filter filter, Lexicon lexicon) {
-        Baseline b = new Baseline(lexicon);
-        for (MatchRecord r : records) {
-            if (!filter.accepts(r)) {
-                continue;
-            }
-            for (Tag tag : r.tags()) {
-                if (tag instanceof Tag.Action a && Evidence.outcomeSeen(a)) {
-                    String athlete =
-                            r.athlete(a.by() == Corner.A ? Corner.A : Corner.B).id();
-                    b.add(a.technique(), athlete, r.id(), a.completed());
-                    b.add("@" + b.family(a), athlete, r.id(), a.completed());
-                    b.add("*", athlete, r.id(), a.completed());
-                }
+    /** The filter's half-life does not apply to the baseline. */
+    public static Baseline of(LibraryIndex index, Filter filter) {
+        return index.baseline(filter);
+    }
+
+    static Baseline made(LibraryIndex index, Filter wide) {
+        Map<String, AthleteSums> athletes = new LinkedHashMap<>();
+        for (String who : index.athletes()) {
+            AthleteSums sums = sums(index, wide, who);
+            if (sums != null) {
+                athletes.put(who, sums);
             }
         }
+        return new Baseline(index.lexicon(), athletes);
+    }
+
+    private static AthleteSums sums(LibraryIndex index, Filter wide, String who) {
+        List<MatchFacts> theirs =
+                index.of(who).stream().filter(f -> wide.accepts(f.record())).toList();
+        return theirs.isEmpty() ? null : new AthleteSums(who, theirs);
+    }
+
+    /**
+     * The same for an index in which some athletes' matches have changed. What does not depend on the change stays fitted, so
+     * that a changed tag costs the fits of what it is about.
+     */
+    Baseline changed(LibraryIndex next, Filter wide, Set<String> whose) {
+        Map<String, AthleteSums> sums = new LinkedHashMap<>();
+        for (String who : next.athletes()) {
+            AthleteSums now = whose.contains(who) ? sums(next, wide, who) : athletes.get(who);
+            if (now != null) {
+                sums.put(who, now);
+            }
+        }
+        Baseline b = new Baseline(lexicon, sums);
+        Map<String, Set<String>> tries = new HashMap<>();
+        Set<String> times = new HashSet<>();
+        Set<String> anyone = new HashSet<>();
+        for (String who : whose) {
+            tries.put(who, AthleteSums.changedTries(athletes.get(who), sums.get(who)));
+            anyone.addAll(tries.get(who));
+            if (!AthleteSums.sameTime(athletes.get(who), sums.get(who))) {
+                times.add(who);
+            }
+        }
+        rhos.forEach((key, rho) -> {
+            if (!anyone.contains(key)) {
+                b.rhos.put(key, rho);
+            }
+        });
+        priors.forEach((asked, prior) -> {
+            if (whose.stream()
+                    .allMatch(w -> w.equals(asked.athlete()) || !tries.get(w).contains(asked.key()))) {
+                b.priors.put(asked, prior);
+            }
+        });
+        rates.forEach((asked, prior) -> {
+            if (whose.stream()
+                    .allMatch(w -> w.equals(asked.athlete())
+                            || !times.contains(w) && !tries.get(w).contains(asked.key()))) {
+                b.rates.put(asked, prior);
+            }
+        });
+        rows.forEach((row, prior) -> {
+            if (whose.stream().allMatch(w -> w.equals(row.athlete()) || same(row.of(), athletes.get(w), sums.get(w)))) {
+                b.rows.put(row, prior);
+            }
+        });
         return b;
     }
 
-    private String family(Tag.Action a) {
-        return lexicon.technique(a.technique())
-                .map(farglass.lexicon.Technique::family)
-                .orElse(a.family() == null ? "other" : a.family());
-    }
-
-    private void add(String key, String athlete, String match, boolean worked) {
-        double[] c = counts.computeIfAbsent(key, k -> new LinkedHashMap<>())
-                .computeIfAbsent(athlete, k -> new LinkedHashMap<>())
-                .computeIfAbsent(match, k -> new double[2]);
-        c[0] += worked ? 1 : 0;
-        c[1]++;
+    private static boolean same(Object of, AthleteSums was, AthleteSums is) {
+        return was != null
+                && is != null
+                && (of instanceof MatchFacts.Stand stand
+                        ? was.exits(stand).equals(is.exits(stand))
+                        : was.answers((String) of).equals(is.answers((String) of)));
     }
 
     private List<Counts> others(String key, String athlete) {
         List<Counts> list = new ArrayList<>();
-        counts.getOrDefault(key, Map.of()).forEach((who, matches) -> {
-            if (!who.equals(athlete)) {
-                list.add(new Counts(
-                        matches.values().stream().mapToDouble(c -> c[0]).sum(),
-                        matches.values().stream().mapToDouble(c -> c[1]).sum()));
+        athletes.forEach((who, sums) -> {
+            int[] n = sums.tries(key);
+            if (!who.equals(athlete) && n != null && n[1] > 0) {
+                list.add(new Counts(n[0], n[1]));
             }
         });
         return list;
@@ -79,27 +144,156 @@ public final class Baseline {
 
     /** Prior of the success of a technique for one athlete. */
     public BetaPrior success(String technique, String athlete) {
-        List<Counts> own = others(technique, athlete);
-        if (own.size() >= ATHLETES && own.stream().mapToDouble(Counts::n).sum() >= TECHNIQUE_ATTEMPTS) {
-            return BetaPrior.fit(own, "library, this technique, " + own.size() + " others");
+        int seen = 0;
+        double attempts = 0;
+        for (Map.Entry<String, AthleteSums> e : athletes.entrySet()) {
+            int[] n = e.getValue().tries(technique);
+            if (!e.getKey().equals(athlete) && n != null && n[1] > 0) {
+                seen++;
+                attempts += n[1];
+            }
         }
-        List<Counts> family = others("@" + lexicon.familyOf(technique), athlete);
-        if (family.size() >= ATHLETES) {
-            return BetaPrior.fit(family, "library, its family, " + family.size() + " others");
+        return seen >= ATHLETES && attempts >= TECHNIQUE_ATTEMPTS
+                ? fitted(technique, athlete, "library, this technique, " + seen + " others")
+                : familySuccess(lexicon.familyOf(technique), athlete);
+    }
+
+    /** Prior of the success of a family of techniques for one athlete. */
+    public BetaPrior familySuccess(String code, String athlete) {
+        int family = others("@" + code, athlete).size();
+        if (family >= ATHLETES) {
+            return fitted("@" + code, athlete, "library, its family, " + family + " others");
         }
-        List<Counts> all = others("*", athlete);
-        return all.isEmpty()
+        return others("*", athlete).isEmpty()
                 ? BetaPrior.fixed(0.5, 4, "no other athletes: one half")
-                : BetaPrior.fit(all, "library, all techniques");
+                : fitted("*", athlete, "library, all techniques");
+    }
+
+    private BetaPrior fitted(String key, String athlete, String source) {
+        return priors.computeIfAbsent(new Asked(key, athlete), k -> BetaPrior.fit(others(key, athlete), source));
     }
 
     /** Intra-match correlation of a family's outcomes over the library. */
     public double rho(String family) {
-        List<List<Counts>> athletes = new ArrayList<>();
-        counts.getOrDefault("@" + family, Map.of())
-                .values()
-                .forEach(m -> athletes.add(
-                        m.values().stream().map(c -> new Counts(c[0], c[1])).toList()));
-        return Clustering.rho(athletes);
+        return fitRho("@" + family);
+    }
+
+    /** Intra-match correlation of the sides of a family's attempts over the library. */
+    public double sideRho(String family) {
+        return fitRho("side " + family);
+    }
+
+    private double fitRho(String key) {
+        return rhos.computeIfAbsent(key, k -> {
+            List<List<Counts>> all = new ArrayList<>();
+            athletes.values().forEach(sums -> {
+                if (sums.tries(k) != null) {
+                    all.add(counts(sums, k));
+                }
+            });
+            return Clustering.rho(all);
+        });
+    }
+
+    private static List<Counts> counts(AthleteSums sums, String key) {
+        List<Counts> matches = new ArrayList<>();
+        for (MatchFacts f : sums.matches()) {
+            int[] n = sums.tally(f).tries().get(key);
+            if (n != null && n[1] > 0) {
+                matches.add(new Counts(n[0], n[1]));
+            }
+        }
+        return matches;
+    }
+
+    /** Whether an athlete in this role may do it there. */
+    public static boolean possible(Technique t, String position, String role) {
+        boolean contested = !role.equals("neutral");
+        boolean guard = role.equals("guard");
+        return t.from().contains(position) && t.role().allows(role.equals("holder"), guard, contested);
+    }
+
+    /** Prior of how often a technique is tried per minute of time in which it could be. */
+    public GammaPrior rate(String technique, String athlete) {
+        Technique t = lexicon.technique(technique).orElse(null);
+        return t == null
+                ? GammaPrior.jeffreys()
+                : rates.computeIfAbsent(new Asked(technique, athlete), k -> fitRate(t, athlete));
+    }
+
+    private GammaPrior fitRate(Technique t, String athlete) {
+        List<GammaPrior.Counts> list = new ArrayList<>();
+        athletes.forEach((who, sums) -> {
+            double ms = who.equals(athlete) ? 0 : sums.time((position, role) -> possible(t, position, role));
+            if (ms > 0) {
+                int[] n = sums.tries(t.code());
+                list.add(new GammaPrior.Counts(n == null ? 0 : n[2], ms / MS_PER_MINUTE));
+            }
+        });
+        return list.size() < ATHLETES
+                ? GammaPrior.jeffreys()
+                : GammaPrior.fit(list, "library, " + list.size() + " others");
+    }
+
+    /** The others' time in some places over their time in all that the denominator accepts; NaN without any. */
+    public double share(BiPredicate<String, String> wanted, BiPredicate<String, String> denominator, String athlete) {
+        double in = 0;
+        double all = 0;
+        for (Map.Entry<MatchFacts.Stand, Long> e :
+                times.computeIfAbsent(athlete, this::time).entrySet()) {
+            MatchFacts.Stand s = e.getKey();
+            if (denominator.test(s.position(), s.role())) {
+                all += e.getValue();
+                in += wanted.test(s.position(), s.role()) ? e.getValue() : 0;
+            }
+        }
+        return all == 0 ? Double.NaN : in / all;
+    }
+
+    private Map<MatchFacts.Stand, Long> time(String without) {
+        Map<MatchFacts.Stand, Long> sum = new LinkedHashMap<>();
+        athletes.forEach((who, sums) -> {
+            if (!who.equals(without)) {
+                sums.ms().forEach((stand, ms) -> sum.merge(stand, ms, Long::sum));
+            }
+        });
+        return sum;
+    }
+
+    /** Priors of the shares of some answers to a trigger, from how the others answer it. */
+    List<BetaPrior> answers(String trigger, List<String> answers, String athlete) {
+        return rows.computeIfAbsent(
+                new Row(trigger, answers, athlete),
+                k -> BetaPrior.row(rows(athlete, answers, sums -> sums.answers(trigger)), answers.size()));
+    }
+
+    /** Priors of the shares of some ways to leave a place, from how the others leave it. */
+    List<BetaPrior> exits(MatchFacts.Stand stand, List<String> ways, String athlete) {
+        return rows.computeIfAbsent(
+                new Row(stand, ways, athlete),
+                k -> BetaPrior.row(rows(athlete, ways, sums -> sums.exits(stand)), ways.size()));
+    }
+
+    /** Per athlete the counts of these categories, and last of all others together. */
+    private List<double[]> rows(
+            String athlete, List<String> categories, Function<AthleteSums, Map<String, Integer>> of) {
+        List<double[]> rows = new ArrayList<>();
+        athletes.forEach((who, sums) -> {
+            Map<String, Integer> counts = who.equals(athlete) ? Map.of() : of.apply(sums);
+            if (!counts.isEmpty()) {
+                double[] row = new double[categories.size() + 1];
+                double all = 0;
+                for (int n : counts.values()) {
+                    all += n;
+                }
+                for (int c = 0; c < categories.size(); c++) {
+                    row[c] = counts.getOrDefault(categories.get(c), 0);
+                    all -= row[c];
+                }
+                row[categories.size()] = all;
+                rows.add(row);
+            }
+        });
+        return rows;
     }
 }

@@ -1,10 +1,12 @@
 package farglass.tendency;
 
 import farglass.lexicon.Lexicon;
+import farglass.lexicon.Position;
 import farglass.match.Corner;
 import farglass.match.MatchRecord;
 import farglass.match.Outcome;
 import farglass.match.PositionLine;
+import farglass.match.Side;
 import farglass.match.Span;
 import farglass.match.Tag;
 import farglass.stats.Recency;
@@ -15,30 +17,62 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
-import java.util.Objects;
 import java.util.function.Predicate;
 
 /** What is known of one athlete under one filter: the matches, their position lines, actions and spans. */
 public final class Evidence {
+    private final LibraryIndex index;
     private final String athlete;
     private final Filter filter;
-    private final Lexicon lexicon;
     private final List<Seen> matches;
+    /** Gathered when first asked for: who only wants the matches pays for nothing else. */
+    private volatile Contents contents;
 
     /**
      * One match as seen from the athlete's corner.
      *
      * @param weight recency weight
+     * @param windows the parts of it that count
      */
-    public record Seen(MatchRecord record, Corner corner, double weight, PositionLine line) {
+    public record Seen(MatchFacts facts, Corner corner, double weight, List<Moment.Window> windows) {
+        public MatchRecord record() {
+            return facts.record();
+        }
+
+        public PositionLine line() {
+            return facts.line();
+        }
+
         /** Live match time tagged, ms. */
         public long exposureMs() {
-            return line.spans().stream().mapToLong(Span::lengthMs).sum();
+            return line().spans().stream().mapToLong(Span::lengthMs).sum();
+        }
+
+        public boolean counts(MatchTime t) {
+            return windows.stream().anyMatch(w -> t.ms() >= w.from() && t.ms() < w.to());
+        }
+
+        long within(Span s) {
+            return windows.stream()
+                    .mapToLong(w -> w.overlap(s.from().ms(), s.to().ms()))
+                    .sum();
+        }
+
+        /** Any tag of the match as an occurrence. */
+        public Trial trial(int tag, boolean worked) {
+            Tag t = record().tags().get(tag);
+            return new Trial(
+                    new TagRef(record().id(), record().tagName(tag)),
+                    tag,
+                    t.t(),
+                    worked,
+                    weight,
+                    t.info().unsure());
         }
     }
 
-    /** An action of either athlete, with where it happened. */
-    public record Act(Seen seen, int index, Tag.Action action, Span span) {
+    /** An action of either athlete, with where it happened; the span is null before the first position. */
+    public record Act(Seen seen, int index, Tag.Action action, Span span, String family) {
         public boolean own() {
             return action.by() == seen.corner();
         }
@@ -47,45 +81,87 @@ public final class Evidence {
             return new TagRef(seen.record().id(), seen.record().tagName(index));
         }
 
-        Trial trial(boolean worked) {
-            return new Trial(
-                    ref(),
-                    index,
-                    action.t(),
-                    worked,
-                    seen.weight(),
-                    action.info().unsure());
+        /** The athlete's role where it happened, or neutral when that is not known. */
+        public String role() {
+            return span == null ? "neutral" : MatchFacts.role(span, seen.corner());
+        }
+
+        public boolean decided() {
+            return outcomeSeen(action);
+        }
+
+        public Trial trial(boolean worked) {
+            return seen.trial(index, worked);
+        }
+
+        public Trial trial() {
+            return trial(action.completed());
         }
     }
 
-    /** A span with the match it belongs to. */
-    public record Place(Seen seen, Span span) {
+    /**
+     * A span with the match it belongs to.
+     *
+     * @param ms the part of its time that counts
+     */
+    public record Place(Seen seen, Span span, long ms) {
         public TagRef ref() {
             return new TagRef(seen.record().id(), seen.record().tagName(span.tag()));
         }
 
         /** The athlete's role: holder, guard, under or neutral. */
         public String role() {
-            Corner me = seen.corner();
-            if (span.guard() == me) {
-                return "guard";
-            }
-            if (span.holder() == me || span.guard() == me.other()) {
-                return "holder";
-            }
-            return span.holder() == null ? "neutral" : "under";
+            return MatchFacts.role(span, seen.corner());
         }
 
-        Trial trial(boolean worked) {
-            return new Trial(ref(), span.tag(), span.from(), worked, seen.weight(), false);
+        public Trial trial(boolean worked) {
+            return seen.trial(span.tag(), worked);
         }
     }
 
-    private Evidence(String athlete, Filter filter, Lexicon lexicon, List<Seen> matches) {
+    private Evidence(LibraryIndex index, String athlete, Filter filter, List<Seen> matches) {
+        this.index = index;
         this.athlete = athlete;
         this.filter = filter;
-        this.lexicon = lexicon;
-        this.matches = matches;
+        this.matches = List.copyOf(matches);
+    }
+
+    private record Contents(List<Act> acts, List<Place> places) {}
+
+    private Contents contents() {
+        Contents known = contents;
+        if (known == null) {
+            synchronized (this) {
+                known = contents;
+                if (known == null) {
+                    known = new Contents(new ArrayList<>(), new ArrayList<>());
+                    for (Seen seen : matches) {
+                        collect(seen, known.acts(), known.places());
+                    }
+                    contents = known;
+                }
+            }
+        }
+        return known;
+    }
+
+    private void collect(Seen seen, List<Act> acts, List<Place> places) {
+        Moment moment = filter.moment();
+        boolean everything = moment.everything();
+        for (MatchFacts.Act a : seen.facts().acts()) {
+            Act act = new Act(seen, a.index(), a.action(), a.span(), a.family());
+            boolean there =
+                    moment.role() == null || a.span() != null && moment.role().equals(act.role());
+            if (there && (everything || seen.counts(a.action().t()))) {
+                acts.add(act);
+            }
+        }
+        for (Span s : seen.line().spans()) {
+            Place place = new Place(seen, s, everything ? s.lengthMs() : seen.within(s));
+            if (place.ms() > 0 && (moment.role() == null || moment.role().equals(place.role()))) {
+                places.add(place);
+            }
+        }
     }
 
     /**
@@ -93,30 +169,29 @@ public final class Evidence {
      * @param athlete id of the athlete
      */
     public static Evidence of(List<MatchRecord> records, String athlete, Filter filter, Lexicon lexicon) {
-        LocalDate asOf = filter.asOf() != null ? filter.asOf() : newest(records);
+        return of(LibraryIndex.of(records, lexicon), athlete, filter);
+    }
+
+    public static Evidence of(LibraryIndex index, String athlete, Filter filter) {
+        LocalDate asOf = filter.asOf() != null ? filter.asOf() : index.newest();
         List<Seen> seen = new ArrayList<>();
-        for (MatchRecord r : records) {
-            if (filter.accepts(r)) {
-                r.cornerOf(athlete)
-                        .ifPresent(c -> seen.add(new Seen(
-                                r,
-                                c,
-                                Recency.weight(r.details().date(), asOf, filter.halfLifeYears()),
-                                PositionLine.of(r, lexicon))));
+        for (MatchFacts f : index.of(athlete)) {
+            MatchRecord r = f.record();
+            Corner c = r.cornerOf(athlete).orElseThrow();
+            if (filter.accepts(r, c)) {
+                double weight = Recency.weight(r.details().date(), asOf, filter.halfLifeYears());
+                seen.add(new Seen(f, c, weight, filter.moment().windows(f, c)));
             }
         }
         seen.sort(Comparator.comparing(
                         (Seen s) -> s.record().details().date(), Comparator.nullsFirst(Comparator.naturalOrder()))
                 .thenComparing(s -> s.record().id()));
-        return new Evidence(athlete, filter, lexicon, List.copyOf(seen));
+        return new Evidence(index, athlete, filter, seen);
     }
 
-    private static LocalDate newest(List<MatchRecord> records) {
-        return records.stream()
-                .map(r -> r.details().date())
-                .filter(Objects::nonNull)
-                .max(Comparator.naturalOrder())
-                .orElse(null);
+    /** The same athlete under another filter. */
+    public Evidence under(Filter other) {
+        return of(index, athlete, other);
     }
 
     public String athlete() {
@@ -127,8 +202,12 @@ public final class Evidence {
         return filter;
     }
 
+    public LibraryIndex index() {
+        return index;
+    }
+
     public Lexicon lexicon() {
-        return lexicon;
+        return index.lexicon();
     }
 
     public List<Seen> matches() {
@@ -136,53 +215,16 @@ public final class Evidence {
     }
 
     public long exposureMs() {
-        return matches.stream().mapToLong(Seen::exposureMs).sum();
+        return contents().places().stream().mapToLong(Place::ms).sum();
     }
 
+    /** In the order of matches, then of tags. */
     public List<Act> acts(Predicate<Act> wanted) {
-        List<Act> found = new ArrayList<>();
-        for (Seen seen : matches) {
-            List<Tag> tags = seen.record().tags();
-            for (int i = 0; i < tags.size(); i++) {
-                if (tags.get(i) instanceof Tag.Action a) {
-                    Act act = new Act(seen, i, a, spanBefore(seen, i, a.t()));
-                    if (wanted.test(act)) {
-                        found.add(act);
-                    }
-                }
-            }
-        }
-        return found;
-    }
-
-    /** The span an action starts in: of two that meet at its time, the one whose tag comes first in the record. */
-    private static Span spanBefore(Seen seen, int index, MatchTime t) {
-        Span found = null;
-        for (Span s : seen.line().spans()) {
-            if (s.from().compareTo(t) < 0 || s.from().equals(t) && s.tag() < index) {
-                found = s;
-            }
-        }
-        return found;
+        return contents().acts().stream().filter(wanted).toList();
     }
 
     public List<Place> places(Predicate<Place> wanted) {
-        List<Place> found = new ArrayList<>();
-        for (Seen seen : matches) {
-            for (Span span : seen.line().spans()) {
-                Place place = new Place(seen, span);
-                if (wanted.test(place)) {
-                    found.add(place);
-                }
-            }
-        }
-        return found;
-    }
-
-    public String family(Tag.Action a) {
-        return lexicon.technique(a.technique())
-                .map(farglass.lexicon.Technique::family)
-                .orElse(a.family() == null ? "other" : a.family());
+        return contents().places().stream().filter(wanted).toList();
     }
 
     /** Own attempts whose outcome was seen; the others leave the denominator. */
@@ -190,7 +232,16 @@ public final class Evidence {
         return acts(act -> act.own() && wanted.test(act.action()) && outcomeSeen(act.action()));
     }
 
-    static boolean outcomeSeen(Tag.Action a) {
+    public static boolean outcomeSeen(Tag.Action a) {
         return a.outcome() != null && a.outcome() != Outcome.NOT_VISIBLE;
+    }
+
+    public static boolean sided(Side s) {
+        return s == Side.RIGHT || s == Side.LEFT;
+    }
+
+    /** Family of a position, {@code other} for one the lexicon does not know. */
+    public String placeFamily(String position) {
+        return lexicon().position(position).map(Position::family).orElse("other");
     }
 }

@@ -1,11 +1,13 @@
 package farglass.tendency;
 
+import farglass.match.Corner;
 import farglass.match.MatchRecord;
 import farglass.match.RecordKind;
 import java.time.LocalDate;
+import java.util.Set;
 
 /**
- * Which matches count, and how much.
+ * Which matches count, how much, and which part of them.
  *
  * @param attire {@code gi}, {@code no-gi}, or null for both
  * @param ruleset code, or null for all
@@ -14,6 +16,10 @@ import java.time.LocalDate;
  * @param halfLifeYears recency half-life, or null for none
  * @param asOf date that ages are counted back from, or null for the newest match
  * @param baseline whether estimates shrink toward the library's average
+ * @param kinds kinds of record; excerpts never count
+ * @param opponents whom the athlete met
+ * @param matches ids of a named set of matches, or empty for all
+ * @param moment part of each match
  */
 public record Filter(
         String attire,
@@ -22,7 +28,11 @@ public record Filter(
         LocalDate to,
         Double halfLifeYears,
         LocalDate asOf,
-        boolean baseline) {
+        boolean baseline,
+        Set<RecordKind> kinds,
+        Opponents opponents,
+        Set<String> matches,
+        Moment moment) {
     public static final double DEFAULT_HALF_LIFE = 3;
     public static final Filter ALL = new Filter(null, null, null, null, DEFAULT_HALF_LIFE, null, true);
 
@@ -30,27 +40,87 @@ public record Filter(
         if (halfLifeYears != null && !(halfLifeYears > 0)) {
             throw new IllegalArgumentException("half-life (" + halfLifeYears + " years) must be positive");
         }
+        kinds = Set.copyOf(kinds);
+        matches = Set.copyOf(matches);
     }
 
-    /** Whether a record counts; training rounds and excerpts stay out of rates. */
+    public Filter(
+            String attire,
+            String ruleset,
+            LocalDate from,
+            LocalDate to,
+            Double halfLifeYears,
+            LocalDate asOf,
+            boolean baseline) {
+        this(
+                attire,
+                ruleset,
+                from,
+                to,
+                halfLifeYears,
+                asOf,
+                baseline,
+                Set.of(RecordKind.MATCH),
+                Opponents.ALL,
+                Set.of(),
+                Moment.ANY);
+    }
+
+    /** Whether a record counts at all; training rounds only when asked in, excerpts never. */
     public boolean accepts(MatchRecord r) {
         LocalDate date = r.details().date();
-        return r.kind() == RecordKind.MATCH
+        return kinds.contains(r.kind())
+                && r.kind() != RecordKind.EXCERPT
                 && (attire == null || attire.equals(r.details().attire()))
                 && (ruleset == null || ruleset.equals(r.details().ruleset()))
                 && (from == null || date != null && !date.isBefore(from))
-                && (to == null || date != null && !date.isAfter(to));
+                && (to == null || date != null && !date.isAfter(to))
+                && (matches.isEmpty() || matches.contains(r.id()));
+    }
+
+    boolean accepts(MatchRecord r, Corner me) {
+        return accepts(r) && opponents.accepts(r.athlete(me.other()));
+    }
+
+    /** The same for the others in the library: neither whom one met nor the named set is asked of them. */
+    public Filter ofOthers() {
+        return opponents(Opponents.ALL).matches(Set.of());
     }
 
     public Filter attire(String value) {
-        return new Filter(value, ruleset, from, to, halfLifeYears, asOf, baseline);
+        return new Filter(value, ruleset, from, to, halfLifeYears, asOf, baseline, kinds, opponents, matches, moment);
+    }
+
+    public Filter ruleset(String value) {
+        return new Filter(attire, value, from, to, halfLifeYears, asOf, baseline, kinds, opponents, matches, moment);
     }
 
     public Filter dates(LocalDate first, LocalDate last) {
-        return new Filter(attire, ruleset, first, last, halfLifeYears, asOf, baseline);
+        return new Filter(
+                attire, ruleset, first, last, halfLifeYears, asOf, baseline, kinds, opponents, matches, moment);
+    }
+
+    public Filter halfLife(Double years) {
+        return new Filter(attire, ruleset, from, to, years, asOf, baseline, kinds, opponents, matches, moment);
     }
 
     public Filter asOf(LocalDate date) {
-        return new Filter(attire, ruleset, from, to, halfLifeYears, date, baseline);
+        return new Filter(attire, ruleset, from, to, halfLifeYears, date, baseline, kinds, opponents, matches, moment);
+    }
+
+    public Filter kinds(Set<RecordKind> which) {
+        return new Filter(attire, ruleset, from, to, halfLifeYears, asOf, baseline, which, opponents, matches, moment);
+    }
+
+    public Filter opponents(Opponents who) {
+        return new Filter(attire, ruleset, from, to, halfLifeYears, asOf, baseline, kinds, who, matches, moment);
+    }
+
+    public Filter matches(Set<String> ids) {
+        return new Filter(attire, ruleset, from, to, halfLifeYears, asOf, baseline, kinds, opponents, ids, moment);
+    }
+
+    public Filter moment(Moment part) {
+        return new Filter(attire, ruleset, from, to, halfLifeYears, asOf, baseline, kinds, opponents, matches, part);
     }
 }

@@ -1,9 +1,9 @@
 package farglass.tendency;
 
 import farglass.stats.Estimate;
-import farglass.stats.TagRef;
 import farglass.stats.TimeShare;
 import java.util.ArrayList;
+import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
@@ -30,24 +30,10 @@ public final class Places {
         List<Row> rows = new ArrayList<>();
         groups.forEach((key, places) -> {
             String[] parts = key.split(" ");
-            long ms = places.stream().mapToLong(p -> p.span().lengthMs()).sum();
+            long ms = places.stream().mapToLong(p -> p.ms()).sum();
             rows.add(new Row(parts[0], parts[1], ms, share(evidence, places, p -> true)));
         });
         return rows;
-    }
-
-    /** Time in some places over time in all that {@code denominator} accepts, unweighted; NaN without any. */
-    static double ratio(
-            List<Evidence> athletes, Predicate<Evidence.Place> wanted, Predicate<Evidence.Place> denominator) {
-        double in = 0;
-        double all = 0;
-        for (Evidence e : athletes) {
-            for (Evidence.Place p : e.places(denominator)) {
-                all += p.span().lengthMs();
-                in += wanted.test(p) ? p.span().lengthMs() : 0;
-            }
-        }
-        return all == 0 ? Double.NaN : in / all;
     }
 
     /**
@@ -55,21 +41,22 @@ public final class Places {
      *
      * @param places visits, all accepted by {@code denominator}
      */
-    static Estimate share(Evidence evidence, List<Evidence.Place> places, Predicate<Evidence.Place> denominator) {
+    public static Estimate share(
+            Evidence evidence, List<Evidence.Place> places, Predicate<Evidence.Place> denominator) {
+        Map<Evidence.Seen, double[]> byMatch = new IdentityHashMap<>();
+        evidence.places(denominator).forEach(p -> byMatch.computeIfAbsent(p.seen(), k -> new double[3])[0] += p.ms());
+        for (Evidence.Place p : places) {
+            double[] sums = byMatch.get(p.seen());
+            sums[1] += p.ms();
+            sums[2]++;
+        }
         List<TimeShare.Exposure> exposures = new ArrayList<>();
         for (Evidence.Seen seen : evidence.matches()) {
-            double all = seen.line().spans().stream()
-                    .filter(s -> denominator.test(new Evidence.Place(seen, s)))
-                    .mapToLong(s -> s.lengthMs())
-                    .sum();
-            List<Evidence.Place> mine =
-                    places.stream().filter(p -> p.seen() == seen).toList();
-            double in = mine.stream().mapToLong(p -> p.span().lengthMs()).sum();
-            if (all > 0) {
-                exposures.add(new TimeShare.Exposure(in, all, seen.weight(), mine.size()));
+            double[] sums = byMatch.get(seen);
+            if (sums != null && sums[0] > 0) {
+                exposures.add(new TimeShare.Exposure(sums[1], sums[0], seen.weight(), (int) sums[2]));
             }
         }
-        List<TagRef> tags = places.stream().map(Evidence.Place::ref).toList();
-        return TimeShare.of(exposures, tags);
+        return TimeShare.of(exposures, places.stream().map(Evidence.Place::ref).toList());
     }
 }

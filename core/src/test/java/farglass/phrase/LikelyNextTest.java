@@ -43,7 +43,7 @@ class LikelyNextTest {
 
     private static List<LikelyNext.Suggestion> after(LikelyNext model, MatchRecord r, int limit) {
         Span here = PositionLine.of(r, LEXICON).current(MatchTime.ofMs(2000)).orElseThrow();
-        return model.after(here, r, limit);
+        return model.after(here, null, r, limit);
     }
 
     @Test
@@ -74,6 +74,22 @@ class LikelyNextTest {
     }
 
     @Test
+    void whatWasTriedLastIsRemembered() {
+        List<MatchRecord> library = new ArrayList<>();
+        for (int i = 0; i < 12; i++) {
+            library.add(match("o" + i, "x", "y", "omoplata", "triangle", "lasso-sweep", "lasso-sweep", "lasso-sweep"));
+        }
+        LikelyNext model = LikelyNext.of(library, LEXICON);
+        MatchRecord now = match("n", "x", "y", "omoplata");
+        Span here = PositionLine.of(now, LEXICON).current(MatchTime.ofMs(4000)).orElseThrow();
+        assertThat(model.after(here, null, now, 1).get(0).technique()).isEqualTo("lasso-sweep");
+        Tag.Action before = LikelyNext.before(now, MatchTime.ofMs(4000), LEXICON);
+        assertThat(before.technique()).isEqualTo("omoplata");
+        assertThat(model.after(here, before, now, 1).get(0).technique()).isEqualTo("triangle");
+        assertThat(LikelyNext.before(now, MatchTime.ofMs(2000), LEXICON)).isNull();
+    }
+
+    @Test
     void chancesAddUpToOneAndNobodyDoesWhatHisPlaceDoesNotAllow() {
         LikelyNext model = LikelyNext.of(DemoLibrary.matches(LEXICON, 2), LEXICON);
         List<LikelyNext.Suggestion> all = after(model, match("n", "brisa-tolendt", "y"), 500);
@@ -95,6 +111,6 @@ class LikelyNextTest {
         for (LikelyNext.Suggestion s : next) {
             assertThat(LEXICON.technique(s.technique()).orElseThrow().from()).contains("LAS");
         }
-        assertThat(model.after(null, match("n", "a", "b"), 5)).isEmpty();
+        assertThat(model.after(null, null, match("n", "a", "b"), 5)).isEmpty();
     }
 }

@@ -261,22 +261,22 @@ class PhraseReaderTest {
                 Records.end(20));
         LikelyNext model = LikelyNext.of(List.of(seen), LEXICON);
         var here = PositionLine.of(seen, LEXICON).spans().get(0);
-        List<LikelyNext.Suggestion> all = model.after(here, seen, 1000);
+        List<LikelyNext.Suggestion> all = model.after(here, null, seen, 1000);
         assertThat(all.get(0).technique()).isEqualTo("lasso-sweep");
         assertThat(all.get(0).by()).isEqualTo(Corner.A);
         assertThat(all.get(0).seen()).isEqualTo(2);
         assertThat(all.get(1).technique()).isEqualTo("triangle");
         assertThat(all.stream().mapToDouble(LikelyNext.Suggestion::chance).sum())
                 .isBetween(0.999, 1.001);
-        assertThat(model.after(here, seen, 5)).hasSize(5);
-        assertThat(model.after(null, seen, 5)).isEmpty();
+        assertThat(model.after(here, null, seen, 5)).hasSize(5);
+        assertThat(model.after(null, null, seen, 5)).isEmpty();
     }
 
     @Test
     void whereNothingWasSeenTheLexiconSuggests() {
         MatchRecord r = Records.of(held(0, "KOB", Corner.B), Records.end(9));
         var here = PositionLine.of(r, LEXICON).spans().get(0);
-        assertThat(LikelyNext.of(List.of(), LEXICON).after(here, r, 50))
+        assertThat(LikelyNext.of(List.of(), LEXICON).after(here, null, r, 50))
                 .extracting(LikelyNext.Suggestion::technique)
                 .contains("to-mount", "guard-recovery");
     }

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import farglass.stats.Grade;
+import farglass.stats.TagRef;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 
@@ -69,5 +70,33 @@ class PlanTest {
         assertThatThrownBy(() -> empty.follow("f9", "x")).hasMessage("no fork f9");
         assertThatThrownBy(() -> new Assignment("a", "us", List.of(), "e", null, "points-gi", "gi", 0))
                 .hasMessage("match length (0 minutes) must be positive");
+    }
+
+    @Test
+    void aJudgementIsReplacedAndAnEmptyOneIsNone() {
+        Plan p = Plan.empty("p", "Against them", "us", "them");
+        Judgement doubted = Judgement.none("them", "side.pass").doubt(" one film ");
+        Plan once = p.judge(doubted);
+        assertThat(once.judgement("them", "side.pass").doubt()).isEqualTo("one film");
+        assertThat(once.judgement("us", "side.pass"))
+                .as("of another athlete")
+                .isEqualTo(Judgement.none("us", "side.pass"));
+        Plan twice = once.judge(doubted.doubt("two films"));
+        assertThat(twice.judgements()).hasSize(1);
+        assertThat(twice.judge(Judgement.none("them", "side.pass"))).isEqualTo(p);
+    }
+
+    @Test
+    void ownClaimsAreNumberedOnceAndCanBeWithdrawn() {
+        Plan p = Plan.empty("p", "Against them", "us", "them")
+                .claim("them", "first", List.of(new TagRef("m", "t1")))
+                .claim("them", "second", List.of(new TagRef("m", "t2")));
+        assertThat(p.own()).extracting(OwnClaim::sentence).containsExactly("first", "second");
+        String first = p.own().get(0).id();
+        Plan less = p.withdraw(first);
+        assertThat(less.own()).extracting(OwnClaim::sentence).containsExactly("second");
+        assertThat(less.claim("them", "third", List.of()).own())
+                .extracting(OwnClaim::id)
+                .doesNotHaveDuplicates();
     }
 }

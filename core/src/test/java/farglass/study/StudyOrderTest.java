@@ -6,9 +6,9 @@ import static org.assertj.core.api.Assertions.within;
 
 import farglass.lexicon.Lexicon;
 import farglass.match.MatchRecord;
+import farglass.profile.Profile;
 import farglass.simulate.DemoLibrary;
 import farglass.tendency.Filter;
-import farglass.tendency.Profile;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;

@@ -16,6 +16,8 @@ import farglass.match.Corner;
 import farglass.match.MatchRecord;
 import farglass.match.RecordKind;
 import farglass.match.Tag;
+import farglass.profile.Claim;
+import farglass.profile.Profile;
 import farglass.simulate.DemoLibrary;
 import java.time.LocalDate;
 import java.util.List;

@@ -5,7 +5,7 @@ import farglass.desk.shell.Desk;
 import farglass.desk.shell.Shell;
 import farglass.plan.PinnedClaim;
 import farglass.plan.Plan;
-import farglass.tendency.Claim;
+import farglass.profile.Claim;
 import java.awt.image.BufferedImage;
 import java.io.IOException;
 import java.io.UncheckedIOException;
@@ -17,6 +17,7 @@ import javafx.animation.KeyFrame;
 import javafx.animation.Timeline;
 import javafx.application.Platform;
 import javafx.scene.Scene;
+import javafx.scene.control.ListView;
 import javafx.scene.control.TextField;
 import javafx.scene.image.PixelReader;
 import javafx.scene.image.WritableImage;
@@ -55,10 +56,20 @@ final class Shots {
         steps.add(() -> ((TextField) scene.lookup("#phrase")).clear());
         steps.add(() -> shell.go(2));
         steps.add(() -> {});
-        steps.add(() -> ((ProfileStation) shell.station(2)).playFirst());
-        steps.add(() -> picture("profile"));
-        steps.add(this::layPlan);
+        steps.add(() ->
+                ((ListView<?>) scene.lookup("#score-own")).getSelectionModel().select(1));
+        steps.add(() -> {});
+        steps.add(() -> picture("check"));
         steps.add(() -> shell.go(3));
+        steps.add(() -> {});
+        steps.add(() -> ((ProfileStation) shell.station(3)).playFirst());
+        steps.add(() -> picture("profile"));
+        page("CHART", "chart");
+        page("GUARDS", "guards");
+        page("COMPARE", "compare");
+        page("CLAIMS", null);
+        steps.add(this::layPlan);
+        steps.add(() -> shell.go(4));
         steps.add(() -> picture("plan"));
         steps.add(Platform::exit);
         waitForFilms();
@@ -85,12 +96,20 @@ final class Shots {
         timer.play();
     }
 
+    private void page(String name, String picture) {
+        steps.add(() -> ((ProfileStation) shell.station(3)).go(name));
+        steps.add(() -> {});
+        if (picture != null) {
+            steps.add(() -> picture(picture));
+        }
+    }
+
     private void layPlan() {
-        ProfileStation profile = (ProfileStation) shell.station(2);
+        ProfileStation profile = (ProfileStation) shell.station(3);
         String them = desk.profiled().get();
         desk.changePlan(p -> {
             Plan next = Plan.empty(p.id(), p.title(), p.us(), p.them());
-            for (Claim c : profile.claims().getItems().stream().limit(5).toList()) {
+            for (Claim c : profile.claims().stream().limit(5).toList()) {
                 next = next.pin(PinnedClaim.of(them, c, desk.claimWriter()));
             }
             next = next.open("Collar and sleeve first").follow("f1", "Pulls to lasso");

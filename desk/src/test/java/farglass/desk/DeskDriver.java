@@ -29,7 +29,8 @@ import org.testfx.util.WaitForAsyncUtils;
 /** Opens the real window on a library of its own and drives it by keys and mouse. */
 abstract class DeskDriver {
     static final Clock CLOCK = Clock.fixed(Instant.parse("2031-05-01T09:00:00Z"), ZoneOffset.UTC);
-    private static final long PATIENCE_SECONDS = 30;
+    /** Seconds to wait for what must come; less while a test is being written. */
+    private static final long PATIENCE_SECONDS = Integer.getInteger("patience", 30);
 
     @TempDir
     Path folder;
@@ -93,8 +94,13 @@ abstract class DeskDriver {
 
     /** Waits until something holds; what it is stands in the failure. */
     static void await(String what, Callable<Boolean> holds) {
+        await(what, PATIENCE_SECONDS, holds);
+    }
+
+    /** Waits for what takes its time, such as a film being drawn. */
+    static void await(String what, long seconds, Callable<Boolean> holds) {
         try {
-            WaitForAsyncUtils.waitFor(PATIENCE_SECONDS, TimeUnit.SECONDS, () -> onFx(holds));
+            WaitForAsyncUtils.waitFor(seconds, TimeUnit.SECONDS, () -> onFx(holds));
         } catch (TimeoutException e) {
             throw new AssertionError("waited in vain: " + what, e);
         }
@@ -124,6 +130,7 @@ abstract class DeskDriver {
     /** Types a phrase into the film station's line and confirms it. */
     void phrase(String text) {
         robot.interact(() -> find("#phrase").requestFocus());
+        await("the line has the keyboard", () -> find("#phrase").isFocused());
         robot.write(text, 0);
         press(KeyCode.ENTER);
     }

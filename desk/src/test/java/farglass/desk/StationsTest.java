@@ -9,7 +9,6 @@ import farglass.match.Tag;
 import farglass.plan.Assignment;
 import farglass.plan.Fork;
 import farglass.plan.Plan;
-import farglass.tendency.Claim;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.LocalDate;
@@ -40,6 +39,9 @@ class StationsTest extends DeskDriver {
             find("#phrase").requestFocus();
             return null;
         });
+        // typing begins when the line has the keyboard
+        robot.interact(() -> find("#phrase").requestFocus());
+        await("the line has the keyboard", () -> find("#phrase").isFocused());
     }
 
     private String phraseText() throws Exception {
@@ -109,7 +111,7 @@ class StationsTest extends DeskDriver {
     @Test
     void aPlanIsLaidChangedAndTakenBack() throws Exception {
         pinTwo();
-        press(KeyCode.CONTROL, KeyCode.DIGIT4);
+        press(KeyCode.CONTROL, KeyCode.DIGIT5);
         for (String text : List.of("Collar first", "Pulls to lasso", "Strip the sleeve")) {
             robot.interact(() -> find("#fork-next").requestFocus());
             robot.write(text, 0);
@@ -159,11 +161,11 @@ class StationsTest extends DeskDriver {
     }
 
     private void pinTwo() throws Exception {
-        press(KeyCode.CONTROL, KeyCode.DIGIT3);
-        ListView<Claim> claims = ((ProfileStation) shell.station(2)).claims();
-        await("claims are there", () -> claims.getItems().size() > 2);
+        press(KeyCode.CONTROL, KeyCode.DIGIT4);
+        ProfileStation profile = (ProfileStation) shell.station(3);
+        await("claims are there", () -> profile.claims().size() > 2);
         for (int i = 0; i < 2; i++) {
-            String row = "#claim-" + claims.getItems().get(i).id().replace('.', '-');
+            String row = "#claim-" + profile.claims().get(i).id().replace('.', '-');
             int n = i;
             await("its row is drawn", () -> scene.lookup(row + " .pin") != null);
             fire(row + " .pin");
@@ -174,9 +176,9 @@ class StationsTest extends DeskDriver {
     @Test
     void aPlanThatCannotBeWrittenSaysSoAndLeavesNothing() throws Exception {
         Path file = Files.writeString(folder.resolve("taken"), "x");
-        press(KeyCode.CONTROL, KeyCode.DIGIT4);
+        press(KeyCode.CONTROL, KeyCode.DIGIT5);
         onFx(() -> {
-            ((PlanStation) shell.station(3)).writePdf(file.resolve("plan.pdf"));
+            ((PlanStation) shell.station(4)).writePdf(file.resolve("plan.pdf"));
             return null;
         });
         awaitNotice("could not be written");
@@ -185,8 +187,8 @@ class StationsTest extends DeskDriver {
 
     @Test
     void datesNarrowTheProfileAndAnEmptyOneSaysWhatToDo() throws Exception {
-        press(KeyCode.CONTROL, KeyCode.DIGIT3);
-        ListView<Claim> claims = ((ProfileStation) shell.station(2)).claims();
+        press(KeyCode.CONTROL, KeyCode.DIGIT4);
+        ListView<?> claims = ((ProfileStation) shell.station(3)).list();
         await("claims are there", () -> !claims.getItems().isEmpty());
         onFx(() -> {
             scene.getRoot().lookupAll(".date-picker").stream()

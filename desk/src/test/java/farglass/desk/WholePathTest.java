@@ -13,9 +13,9 @@ import farglass.match.Outcome;
 import farglass.match.Side;
 import farglass.match.Tag;
 import farglass.plan.Plan;
+import farglass.profile.Claim;
 import farglass.simulate.DemoLibrary;
 import farglass.store.json.PlanJson;
-import farglass.tendency.Claim;
 import farglass.time.ClockMap;
 import farglass.time.Segment;
 import java.nio.file.Files;
@@ -61,8 +61,8 @@ class WholePathTest extends DeskDriver {
     }
 
     private Optional<Claim> claim(String id) throws Exception {
-        return onFx(() -> ((ProfileStation) shell.station(2))
-                .claims().getItems().stream().filter(c -> c.id().equals(id)).findFirst());
+        return onFx(() -> ((ProfileStation) shell.station(3))
+                .claims().stream().filter(c -> c.id().equals(id)).findFirst());
     }
 
     @Test
@@ -85,7 +85,7 @@ class WholePathTest extends DeskDriver {
                 .as("the tide line grows")
                 .isGreaterThan(300);
 
-        press(KeyCode.CONTROL, KeyCode.DIGIT3);
+        press(KeyCode.CONTROL, KeyCode.DIGIT4);
         await(
                 "the claim counts the new sweeps",
                 () -> profiled()
@@ -123,7 +123,7 @@ class WholePathTest extends DeskDriver {
     }
 
     private int profileTrials() throws Exception {
-        press(KeyCode.CONTROL, KeyCode.DIGIT3);
+        press(KeyCode.CONTROL, KeyCode.DIGIT4);
         await("the profile is worked out", () -> profiled().isPresent());
         int n = (int) claim(SWEEP).orElseThrow().estimate().n();
         press(KeyCode.CONTROL, KeyCode.DIGIT2);
@@ -132,8 +132,8 @@ class WholePathTest extends DeskDriver {
     }
 
     private Optional<Claim> profiled() {
-        return ((ProfileStation) shell.station(2))
-                .claims().getItems().stream().filter(c -> c.id().equals(SWEEP)).findFirst();
+        return ((ProfileStation) shell.station(3))
+                .claims().stream().filter(c -> c.id().equals(SWEEP)).findFirst();
     }
 
     private void tagTenEvents() {
@@ -188,8 +188,7 @@ class WholePathTest extends DeskDriver {
     private void playAndPin() throws Exception {
         Claim claim = claim(SWEEP).orElseThrow();
         onFx(() -> {
-            var list = ((ProfileStation) shell.station(2)).claims();
-            list.scrollTo(claim);
+            ((ProfileStation) shell.station(3)).show(claim);
             return null;
         });
         String row = "#claim-technique-lasso-sweep";
@@ -220,7 +219,7 @@ class WholePathTest extends DeskDriver {
                                 && f.playing().get()));
         Path reel = folder.resolve("reel.mp4");
         onFx(() -> {
-            ((ProfileStation) shell.station(2)).writeReel(claim, reel);
+            ((ProfileStation) shell.station(3)).writeReel(claim, reel);
             return null;
         });
         await("the reel and its list are written", () -> Files.exists(folder.resolve("reel.json")));
@@ -230,7 +229,7 @@ class WholePathTest extends DeskDriver {
     }
 
     private void layPlanAndExport() throws Exception {
-        press(KeyCode.CONTROL, KeyCode.DIGIT4);
+        press(KeyCode.CONTROL, KeyCode.DIGIT5);
         for (String text : List.of("Collar and sleeve", "Pulls to lasso", "Strip the sleeve")) {
             robot.interact(() -> find("#fork-next").requestFocus());
             robot.write(text, 0);
@@ -241,12 +240,12 @@ class WholePathTest extends DeskDriver {
         Path pdf = folder.resolve("plan.pdf");
         Path json = folder.resolve("plan.plan.json");
         onFx(() -> {
-            ((PlanStation) shell.station(3)).writePdf(pdf);
+            ((PlanStation) shell.station(4)).writePdf(pdf);
             return null;
         });
         await("the page is written", () -> Files.exists(pdf));
         onFx(() -> {
-            ((PlanStation) shell.station(3)).writeJson(json);
+            ((PlanStation) shell.station(4)).writeJson(json);
             return null;
         });
         await("the document is written", () -> Files.exists(json));

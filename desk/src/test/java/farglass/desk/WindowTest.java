@@ -23,6 +23,7 @@ import java.nio.file.Path;
 import java.util.List;
 import java.util.Set;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import javafx.geometry.Bounds;
 import javafx.scene.Node;
 import javafx.scene.control.Labeled;
@@ -39,7 +40,8 @@ class WindowTest extends DeskDriver {
     }
 
     private Set<String> texts(Node root) {
-        return root.lookupAll(".label").stream()
+        return Stream.of(".label", ".button")
+                .flatMap(kind -> root.lookupAll(kind).stream())
                 .map(n -> ((Labeled) n).getText())
                 .collect(Collectors.toSet());
     }
@@ -234,7 +236,7 @@ class WindowTest extends DeskDriver {
 
     @Test
     void aFilterLeavesFewerMatchesAndSaysHowMany() throws Exception {
-        press(KeyCode.CONTROL, KeyCode.DIGIT3);
+        press(KeyCode.CONTROL, KeyCode.DIGIT4);
         await("worked out", () -> !((ListView<?>) find("#claims")).getItems().isEmpty());
         long all = desk.matches().stream()
                 .filter(r -> r.cornerOf(desk.profiled().get()).isPresent())

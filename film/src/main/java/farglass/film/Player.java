@@ -32,6 +32,7 @@ public final class Player implements AutoCloseable {
     private FilmFile film;
     private volatile boolean closed;
     private volatile Quick quick = Quick.NONE;
+    private volatile Sound sound = Sound.NONE;
     private boolean playing;
     private double speed = 1;
     private int current = -1;
@@ -220,6 +221,7 @@ public final class Player implements AutoCloseable {
     private void anchor() {
         anchorNanos = nanos.getAsLong();
         anchorMs = film == null || current < 0 ? 0 : film.timeOf(current).ms();
+        follow();
     }
 
     private void change(Runnable request) {
@@ -301,6 +303,44 @@ public final class Player implements AutoCloseable {
         default void close() {}
     }
 
+    /** The sound that follows the picture. Called with the player's lock held: must return at once. */
+    public interface Sound {
+        Sound NONE = new Sound() {
+            @Override
+            public void play(long filmMs, double speed) {
+                // silent
+            }
+
+            @Override
+            public void stop() {
+                // silent
+            }
+        };
+
+        /** The picture runs from this moment on. */
+        void play(long filmMs, double speed);
+
+        /** The picture stands. */
+        void stop();
+    }
+
+    /** Sets what sounds with the picture; may be called at any time. */
+    public void sound(Sound s) {
+        change(() -> {
+            sound = s;
+            follow();
+        });
+    }
+
+    /** The sound does what the picture does. */
+    private void follow() {
+        if (playing) {
+            sound.play(anchorMs, speed);
+        } else {
+            sound.stop();
+        }
+    }
+
     /** Sets where quick pictures come from; may be called at any time. */
     public void quick(Quick pictures) {
         quick = pictures;
@@ -320,6 +360,7 @@ public final class Player implements AutoCloseable {
                     wanted = -1;
                     anchorNanos = nanos.getAsLong();
                     anchorMs = opened.timeOf(frame).ms();
+                    follow();
                     // set before it is decoded, so that a step asked for meanwhile counts from here
                     current = frame;
                     return frame;

@@ -144,6 +144,55 @@ class PlayerTest {
         assertThat(shown.next()).as("from the end it begins again").isZero();
     }
 
+    /** What the sound is told. */
+    private static final class Told implements Player.Sound {
+        private final BlockingQueue<String> said = new LinkedBlockingQueue<>();
+
+        @Override
+        public void play(long filmMs, double speed) {
+            said.add("play " + filmMs + " x" + speed);
+        }
+
+        @Override
+        public void stop() {
+            said.add("stop");
+        }
+
+        /** Waits for it to be told this; what came before is passed over. */
+        void await(String what) throws InterruptedException {
+            String got = said.poll(30, TimeUnit.SECONDS);
+            while (got != null && !got.equals(what)) {
+                got = said.poll(30, TimeUnit.SECONDS);
+            }
+            assertThat(got).isEqualTo(what);
+        }
+    }
+
+    @Test
+    void theSoundDoesWhatThePictureDoes() throws Exception {
+        Told told = new Told();
+        player.sound(told);
+        told.await("stop");
+        player.play();
+        told.await("play 0 x1.0");
+        player.seek(FilmTime.ofMs(4000));
+        told.await("play 4000 x1.0");
+        player.speed(0.5);
+        told.await("play 4000 x0.5");
+        player.pause();
+        told.await("stop");
+        player.speed(1);
+        player.loop(new Player.Loop(FilmTime.ofMs(1000), FilmTime.ofMs(2000)));
+        player.play();
+        told.await("play 1000 x1.0");
+        nanos.addAndGet(1_500_000_000L);
+        player.play();
+        told.await("play 1000 x1.0");
+        player.loop(null);
+        player.step(1);
+        told.await("stop");
+    }
+
     private int atLeast(int frame) throws InterruptedException {
         int n = shown.next();
         while (n < frame) {

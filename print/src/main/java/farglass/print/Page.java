@@ -2,32 +2,54 @@ package farglass.print;
 
 import farglass.type.Typeface;
 import java.awt.Color;
+import java.awt.image.BufferedImage;
 import java.io.IOException;
 import java.io.InputStream;
 import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
+import org.apache.fontbox.ttf.TTFParser;
+import org.apache.fontbox.ttf.TrueTypeFont;
+import org.apache.pdfbox.io.RandomAccessReadBuffer;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.PDPage;
 import org.apache.pdfbox.pdmodel.PDPageContentStream;
 import org.apache.pdfbox.pdmodel.common.PDRectangle;
 import org.apache.pdfbox.pdmodel.font.PDFont;
 import org.apache.pdfbox.pdmodel.font.PDType0Font;
+import org.apache.pdfbox.pdmodel.graphics.image.JPEGFactory;
 
 /** One page being drawn; y runs down from the top edge, in points. */
 final class Page implements AutoCloseable {
+    /** Control points of a quarter circle. */
+    private static final double ARC = 0.5523;
+    /** Of pictures, 0 to 1. */
+    private static final float QUALITY = 0.85f;
+
     private final PDDocument document;
     private final PDRectangle size;
     private final PDPageContentStream out;
-    private final Map<Typeface, PDFont> fonts = new EnumMap<>(Typeface.class);
+    private final Map<Typeface, PDFont> fonts;
 
+    /** The first page of a document. */
     Page(PDDocument document, PDRectangle size) throws IOException {
+        this(document, size, new EnumMap<>(Typeface.class));
+    }
+
+    private Page(PDDocument document, PDRectangle size, Map<Typeface, PDFont> fonts) throws IOException {
         this.document = document;
         this.size = size;
+        this.fonts = fonts;
         PDPage page = new PDPage(size);
         document.addPage(page);
         this.out = new PDPageContentStream(document, page);
+    }
+
+    /** A page after this one, with the same typefaces; this one is finished. */
+    Page next() throws IOException {
+        close();
+        return new Page(document, size, fonts);
     }
 
     double width() {
@@ -42,7 +64,10 @@ final class Page implements AutoCloseable {
         PDFont font = fonts.get(face);
         if (font == null) {
             try (InputStream in = face.open()) {
-                font = PDType0Font.load(document, in, true);
+                TrueTypeFont file = new TTFParser().parse(new RandomAccessReadBuffer(in));
+                // a ligature has no letters of its own: what is copied or searched for would lose them
+                file.setEnableGsub(false);
+                font = PDType0Font.load(document, file, true);
             }
             fonts.put(face, font);
         }
@@ -125,6 +150,73 @@ final class Page implements AutoCloseable {
         out.moveTo((float) x1, h - (float) y1);
         out.curveTo(middle, h - (float) y1, middle, h - (float) y2, (float) x2, h - (float) y2);
         out.stroke();
+    }
+
+    /** A circle, filled or as a ring. */
+    void circle(double x, double y, double r, Color colour, boolean filled) throws IOException {
+        float cx = (float) x;
+        float cy = (float) (size.getHeight() - y);
+        float a = (float) r;
+        float k = (float) (r * ARC);
+        out.moveTo(cx - a, cy);
+        out.curveTo(cx - a, cy + k, cx - k, cy + a, cx, cy + a);
+        out.curveTo(cx + k, cy + a, cx + a, cy + k, cx + a, cy);
+        out.curveTo(cx + a, cy - k, cx + k, cy - a, cx, cy - a);
+        out.curveTo(cx - k, cy - a, cx - a, cy - k, cx - a, cy);
+        if (filled) {
+            out.setNonStrokingColor(colour);
+            out.fill();
+        } else {
+            out.setStrokingColor(colour);
+            out.setLineWidth(0.8f);
+            out.stroke();
+        }
+    }
+
+    void line(double x1, double y1, double x2, double y2, Color colour, double thick) throws IOException {
+        out.setStrokingColor(colour);
+        out.setLineWidth((float) thick);
+        out.moveTo((float) x1, size.getHeight() - (float) y1);
+        out.lineTo((float) x2, size.getHeight() - (float) y2);
+        out.stroke();
+    }
+
+    /** A bow through a control point. */
+    void bow(double x1, double y1, double cx, double cy, double x2, double y2, Color colour, double thick)
+            throws IOException {
+        float h = size.getHeight();
+        out.setStrokingColor(colour);
+        out.setLineWidth((float) thick);
+        out.moveTo((float) x1, h - (float) y1);
+        // a quadratic curve as a cubic one
+        out.curveTo(
+                (float) (x1 + 2 * (cx - x1) / 3),
+                h - (float) (y1 + 2 * (cy - y1) / 3),
+                (float) (x2 + 2 * (cx - x2) / 3),
+                h - (float) (y2 + 2 * (cy - y2) / 3),
+                (float) x2,
+                h - (float) y2);
+        out.stroke();
+    }
+
+    /** A filled triangle. */
+    void triangle(double[] xs, double[] ys, Color colour) throws IOException {
+        float h = size.getHeight();
+        out.setNonStrokingColor(colour);
+        out.moveTo((float) xs[0], h - (float) ys[0]);
+        out.lineTo((float) xs[1], h - (float) ys[1]);
+        out.lineTo((float) xs[2], h - (float) ys[2]);
+        out.closePath();
+        out.fill();
+    }
+
+    void picture(BufferedImage image, double x, double y, double w, double h) throws IOException {
+        out.drawImage(
+                JPEGFactory.createFromImage(document, image, QUALITY),
+                (float) x,
+                (float) (size.getHeight() - y - h),
+                (float) w,
+                (float) h);
     }
 
     void rule(double x1, double x2, double y, Color colour) throws IOException {

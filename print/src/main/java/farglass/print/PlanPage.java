@@ -6,23 +6,13 @@ import farglass.plan.Plan;
 import farglass.type.Typeface;
 import java.awt.Color;
 import java.io.IOException;
-import java.nio.file.Files;
 import java.nio.file.Path;
-import java.nio.file.StandardCopyOption;
 import java.util.List;
-import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.common.PDRectangle;
 
 /** A plan on one page of A4, lying: the forks from left to right, below them what they rest on. */
 public final class PlanPage {
     private static final PDRectangle A4_LYING = new PDRectangle(PDRectangle.A4.getHeight(), PDRectangle.A4.getWidth());
-    private static final Color INK = new Color(0x1b2a34);
-    private static final Color SOFT = new Color(0x5b6a72);
-    private static final Color RULE = new Color(0xd9cfbb);
-    private static final Color OURS = new Color(0x9a5408);
-    private static final Color THEIRS = new Color(0x0c6b76);
-    private static final Color OURS_WASH = new Color(0xf0d9b8);
-    private static final Color THEIRS_WASH = new Color(0xc4dede);
     private static final double MARGIN = 36;
     private static final double TOP = 86;
     private static final double ROW = 50;
@@ -50,29 +40,21 @@ public final class PlanPage {
         this.caution = caution;
     }
 
-    /** Writes the page beside the target first, then moves it into place. */
+    /** Nothing half-written is left when it fails. */
     public void write(Path target) throws IOException {
-        Path part = target.resolveSibling(target.getFileName() + ".part");
-        try {
-            try (PDDocument document = new PDDocument()) {
-                document.getDocumentInformation().setTitle(plan.title());
-                try (Page page = new Page(document, A4_LYING)) {
-                    draw(page);
-                }
-                document.save(part.toFile());
+        PaperFile.write(target, plan.title(), document -> {
+            try (Page page = new Page(document, A4_LYING)) {
+                draw(page);
             }
-            Files.move(part, target, StandardCopyOption.REPLACE_EXISTING);
-        } finally {
-            Files.deleteIfExists(part);
-        }
+        });
     }
 
     private void draw(Page page) throws IOException {
-        page.text(plan.title(), MARGIN, 52, Typeface.SERIF_SEMIBOLD, 21, INK);
-        page.text(us + " against " + them + ". " + occasion, MARGIN, 70, Typeface.SANS, 10, SOFT);
+        page.text(plan.title(), MARGIN, 52, Typeface.SERIF_SEMIBOLD, 21, Ink.INK);
+        page.text(us + " against " + them + ". " + occasion, MARGIN, 70, Typeface.SANS, 10, Ink.SOFT);
         double bottom = claims(page);
         forks(page, bottom - 12);
-        page.text(caution, MARGIN, page.height() - 22, Typeface.SANS, 7.5, SOFT);
+        page.text(caution, MARGIN, page.height() - 22, Typeface.SANS, 7.5, Ink.SOFT);
     }
 
     private void forks(Page page, double bottom) throws IOException {
@@ -98,24 +80,24 @@ public final class PlanPage {
         double childY = y;
         for (Fork next : f.next()) {
             double childMiddle = childY + leaves(next) * row / 2;
-            page.curve(x + w, middle, x + column, childMiddle, next.ours() ? OURS_WASH : THEIRS_WASH, 4);
+            page.curve(x + w, middle, x + column, childMiddle, next.ours() ? Ink.OURS_WASH : Ink.THEIRS_WASH, 4);
             fork(page, next, x + column, childY, column, row);
             childY += leaves(next) * row;
         }
         double top = middle - h / 2;
         page.fill(x, top, w, h, Color.WHITE);
-        page.frame(x, top, w, h, f.ours() ? OURS : THEIRS, 1);
-        page.fill(x, top, 3.5, h, f.ours() ? OURS : THEIRS);
+        page.frame(x, top, w, h, f.ours() ? Ink.OURS : Ink.THEIRS, 1);
+        page.fill(x, top, 3.5, h, f.ours() ? Ink.OURS : Ink.THEIRS);
         int lines = h >= 44 ? 2 : 1;
         double baseline = top + 14;
         for (String line : page.wrapped(f.text(), w - 14, Typeface.SANS_SEMIBOLD, 10, lines)) {
-            page.text(line, x + 9, baseline, Typeface.SANS_SEMIBOLD, 10, INK);
+            page.text(line, x + 9, baseline, Typeface.SANS_SEMIBOLD, 10, Ink.INK);
             baseline += 11.5;
         }
         String below = f.note().isBlank() ? restsOn(f) : f.note();
         if (baseline <= top + h - 2) {
             String line = page.wrapped(below, w - 14, Typeface.SANS, 8, 1).get(0);
-            page.text(line, x + 9, baseline, Typeface.SANS, 8, SOFT);
+            page.text(line, x + 9, baseline, Typeface.SANS, 8, Ink.SOFT);
         }
     }
 
@@ -133,21 +115,21 @@ public final class PlanPage {
         List<PinnedClaim> shown = plan.pinned().stream().limit(CLAIMS).toList();
         double y = page.height() - 44 - shown.size() * CLAIM_LINE;
         double top = y - 16;
-        page.rule(MARGIN, page.width() - MARGIN, top, RULE);
+        page.rule(MARGIN, page.width() - MARGIN, top, Ink.RULE);
         String heading = plan.pinned().size() > shown.size()
                 ? "WHAT IT RESTS ON (" + shown.size() + " OF " + plan.pinned().size() + " CLAIMS)"
                 : "WHAT IT RESTS ON";
-        page.text(heading, MARGIN, y - 3, Typeface.CONDENSED_SEMIBOLD, 8.5, SOFT);
+        page.text(heading, MARGIN, y - 3, Typeface.CONDENSED_SEMIBOLD, 8.5, Ink.SOFT);
         for (PinnedClaim c : shown) {
             y += CLAIM_LINE;
             double right = page.width() - MARGIN;
             String number = percent(c.mean()) + "  (" + percent(c.lo()) + " to " + percent(c.hi()) + ")  " + c.counts()
                     + ", " + c.grade().name().toLowerCase(java.util.Locale.ROOT);
             double w = page.textWidth(number, Typeface.CONDENSED_MEDIUM, 9.5);
-            page.text(number, right - w, y - 4, Typeface.CONDENSED_MEDIUM, 9.5, SOFT);
+            page.text(number, right - w, y - 4, Typeface.CONDENSED_MEDIUM, 9.5, Ink.SOFT);
             String sentence = page.wrapped(c.sentence(), right - w - MARGIN - 16, Typeface.SERIF, 10.5, 1)
                     .get(0);
-            page.text(sentence, MARGIN, y - 4, Typeface.SERIF, 10.5, INK);
+            page.text(sentence, MARGIN, y - 4, Typeface.SERIF, 10.5, Ink.INK);
         }
         return top;
     }

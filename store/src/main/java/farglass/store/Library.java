@@ -14,10 +14,13 @@ import java.nio.file.Path;
 import java.sql.Connection;
 import java.sql.SQLException;
 import java.time.Clock;
+import java.time.Instant;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.HashSet;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import org.jdbi.v3.core.Handle;
@@ -33,6 +36,7 @@ import org.jdbi.v3.core.statement.UnableToExecuteStatementException;
  * run one after the other and should not be called from the interface thread for more than a tag at a time.
  */
 public final class Library implements AutoCloseable {
+    private String author;
     private final Path file;
     private final LibraryFile.Lock lock;
     private final Connection connection;
@@ -161,14 +165,54 @@ public final class Library implements AutoCloseable {
         write(h -> {
             h.execute("DELETE FROM edit_log WHERE match_id = ? AND n > ?", id, applied);
             h.execute(
-                    "INSERT INTO edit_log (match_id, n, edit, made_at) VALUES (?, ?, ?, ?)",
+                    "INSERT INTO edit_log (match_id, n, edit, made_at, made_by) VALUES (?, ?, ?, ?, ?)",
                     id,
                     applied + 1,
                     EditJson.write(edit, before),
-                    clock.instant().toString());
+                    clock.instant().toString(),
+                    author);
             return store(h, after, applied + 1);
         });
         return after;
+    }
+
+    /** Who makes the edits from now on; null for nobody in particular. */
+    public synchronized void author(String name) {
+        author = name;
+    }
+
+    /**
+     * A step of a record's history.
+     *
+     * @param n from 1
+     * @param by who made it, or null
+     * @param stands whether it stands; false for one that has been undone
+     */
+    public record Step(int n, Instant at, String by, Edit edit, boolean stands) {}
+
+    /** Every confirmed edit of a record, oldest first. */
+    public synchronized List<Step> history(String id) throws LibraryException {
+        int applied = applied(id);
+        List<Step> steps = new ArrayList<>();
+        try {
+            for (Map<String, Object> row : handle.createQuery(
+                            "SELECT n, edit, made_at, made_by FROM edit_log WHERE match_id = :id ORDER BY n")
+                    .bind("id", id)
+                    .mapToMap()
+                    .list()) {
+                int n = ((Number) row.get("n")).intValue();
+                Object by = row.get("made_by");
+                steps.add(new Step(
+                        n,
+                        Instant.parse(row.get("made_at").toString()),
+                        by == null ? null : by.toString(),
+                        EditJson.read(row.get("edit").toString()),
+                        n <= applied));
+            }
+        } catch (FormatException e) {
+            throw damaged(e);
+        }
+        return steps;
     }
 
     private static int store(Handle h, MatchRecord record, int applied) {
@@ -285,6 +329,14 @@ public final class Library implements AutoCloseable {
         });
     }
 
+    /** Keeps a changed plan; the first change of a plan keeps what was there before it, so that it can be taken back. */
+    public synchronized void save(Plan before, Plan after) throws LibraryException {
+        if (planVersion(before.id()) == 0) {
+            save(before);
+        }
+        save(after);
+    }
+
     /** The plan one version earlier ({@code step} -1) or later (1), which then stands; empty when there is none. */
     public synchronized Optional<Plan> stepPlan(String id, int step) throws LibraryException {
         int version = planVersion(id) + step;
@@ -342,6 +394,15 @@ public final class Library implements AutoCloseable {
                 .bind("name", name)
                 .mapTo(String.class)
                 .findOne();
+    }
+
+    /** Everything that was set, by name. */
+    public synchronized Map<String, String> settings() {
+        Map<String, String> all = new LinkedHashMap<>();
+        handle.createQuery("SELECT name, text FROM setting ORDER BY name")
+                .map((row, context) -> Map.entry(row.getString(1), row.getString(2)))
+                .forEach(e -> all.put(e.getKey(), e.getValue()));
+        return all;
     }
 
     public synchronized void set(String name, String text) throws LibraryException {

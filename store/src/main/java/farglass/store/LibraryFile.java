@@ -22,7 +22,7 @@ import org.flywaydb.core.api.FlywayException;
 /** Opens, locks, migrates and backs up the file of a library. */
 final class LibraryFile {
     /** Version of the newest migration; also kept in the file's {@code user_version}. */
-    static final int VERSION = 1;
+    static final int VERSION = 2;
 
     private static final int BACKUPS = 7;
 
@@ -113,6 +113,9 @@ final class LibraryFile {
             Flyway.configure()
                     .dataSource(url, null, null)
                     .locations("classpath:farglass/store/migration")
+                    // a library that lost Flyway's own table still says by its version what it has
+                    .baselineOnMigrate(version > 0)
+                    .baselineVersion(Integer.toString(Math.max(1, version)))
                     .load()
                     .migrate();
             try (Statement s = c.createStatement()) {

@@ -7,6 +7,7 @@ import farglass.lexicon.Lexicon;
 import farglass.match.Edit;
 import farglass.match.MatchRecord;
 import farglass.match.Tag;
+import farglass.plan.Plan;
 import farglass.simulate.DemoLibrary;
 import java.io.File;
 import java.io.IOException;
@@ -16,6 +17,7 @@ import java.sql.Connection;
 import java.sql.DriverManager;
 import java.sql.Statement;
 import java.util.List;
+import java.util.SplittableRandom;
 import java.util.concurrent.TimeUnit;
 import java.util.random.RandomGenerator;
 import java.util.stream.Stream;
@@ -62,13 +64,14 @@ class LibraryTest {
 
     @Test
     void anyRowOfEditsUndoesToTheBeginningAndRedoesToTheEnd() throws Exception {
-        RandomGenerator random = RandomGenerator.of("L64X128MixRandom");
+        RandomGenerator random = new SplittableRandom(20310503);
         List<MatchRecord> demo = DemoLibrary.matches(Lexicon.builtIn(), 7);
         try (Library library = open()) {
             MatchRecord start = demo.get(0);
             library.add(start);
             MatchRecord now = start;
             for (int i = 0; i < 60; i++) {
+                assertThat(now.tags()).as("enough tags to go on with").isNotEmpty();
                 int at = random.nextInt(now.tags().size());
                 Tag tag = now.tags().get(at);
                 Edit e = switch (random.nextInt(4)) {
@@ -325,6 +328,29 @@ class LibraryTest {
             }
         } catch (ReflectiveOperationException | java.sql.SQLException e) {
             throw new IOException(e);
+        }
+    }
+
+    @Test
+    void theFirstChangeOfAPlanCanBeTakenBackToo() throws Exception {
+        try (Library library = open()) {
+            Plan empty = Plan.empty("p", "Against them", "us", "them");
+            Plan once = empty.remarks("calm");
+            Plan twice = once.remarks("loud");
+            // what was there before is kept with the first change
+            library.save(empty, once);
+            library.save(once, twice);
+            assertThat(library.plans()).containsExactly(twice);
+            assertThat(library.stepPlan("p", -1)).contains(once);
+            assertThat(library.stepPlan("p", -1)).contains(empty);
+            assertThat(library.stepPlan("p", -1)).as("nothing was before it").isEmpty();
+            assertThat(library.stepPlan("p", 1)).contains(once);
+            assertThat(library.plans()).containsExactly(once);
+        }
+        try (Library again = open()) {
+            assertThat(again.plans())
+                    .singleElement()
+                    .satisfies(p -> assertThat(p.remarks()).isEqualTo("calm"));
         }
     }
 }

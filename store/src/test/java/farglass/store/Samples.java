@@ -7,9 +7,11 @@ import farglass.match.MatchRecord;
 import farglass.match.Tag;
 import farglass.match.TagInfo;
 import farglass.plan.Assignment;
+import farglass.plan.Judgement;
 import farglass.plan.PinnedClaim;
 import farglass.plan.Plan;
 import farglass.stats.Grade;
+import farglass.stats.TagRef;
 import farglass.time.MatchTime;
 import java.io.IOException;
 import java.io.InputStream;
@@ -90,6 +92,10 @@ public final class Samples {
                 Grade.FAIR);
         Plan p = Plan.empty("lantern.brisa-tolendt", "Against Tolendt", "ansa-kellivar", "brisa-tolendt");
         p = p.pin(claim).open("Collar first").follow("f1", "Pulls to lasso").remarks("calm");
+        p = p.judge(Judgement.none("brisa-tolendt", "guard.LAS")
+                .doubt("one film only")
+                .remark("ask the coach"));
+        p = p.claim("brisa-tolendt", "Looks at the clock before she pulls", List.of(new TagRef("m1", "t4")));
         return p.change("f2", f -> f.resting(claim));
     }
 

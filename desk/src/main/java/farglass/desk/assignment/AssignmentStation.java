@@ -6,8 +6,10 @@ import farglass.desk.shell.Station;
 import farglass.desk.shell.Ui;
 import farglass.desk.shell.WhenShown;
 import farglass.desk.shell.Words;
+import farglass.desk.trainer.TrainerSheet;
 import farglass.match.MatchRecord;
 import farglass.plan.Assignment;
+import farglass.store.table.NotesTable;
 import java.io.File;
 import java.nio.file.Path;
 import java.util.List;
@@ -17,6 +19,7 @@ import javafx.beans.binding.Bindings;
 import javafx.beans.value.ObservableValue;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
+import javafx.scene.control.Button;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.ListView;
@@ -24,6 +27,7 @@ import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.input.TransferMode;
 import javafx.scene.layout.HBox;
+import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import javafx.stage.FileChooser;
@@ -81,13 +85,16 @@ public final class AssignmentStation implements Station, Keys.Bound {
                 Ui.button(Words.of("matches.who"), this::editSelected, "choice"),
                 Ui.button(Words.of("matches.remove"), this::removeSelected, "choice"),
                 Ui.button(Words.of("study.button"), this::study, "choice"),
-                Ui.spring(),
-                onlyOpponents);
+                Ui.button(Words.of("trainer.button"), this::practise, "choice"));
+        tools.getChildren().forEach(b -> ((Button) b).setMinWidth(Region.USE_PREF_SIZE));
         tools.getChildren().get(1).setId("matches-add");
         tools.getChildren().get(4).setId("matches-remove");
         tools.getChildren().get(5).setId("matches-study");
+        tools.getChildren().get(6).setId("matches-practise");
         tools.setAlignment(Pos.CENTER_LEFT);
-        VBox matches = Ui.sheet(Words.of("matches.sheet"), count, tools, Ui.grow(list));
+        HBox counted = new HBox(16, onlyOpponents, count);
+        counted.setAlignment(Pos.CENTER_RIGHT);
+        VBox matches = Ui.sheet(Words.of("matches.sheet"), counted, tools, Ui.grow(list));
         acceptDrops(matches);
         VBox box = new VBox(12, head, Ui.grow(new HBox(12, form, Ui.grow(matches))));
         return box;
@@ -257,8 +264,52 @@ public final class AssignmentStation implements Station, Keys.Bound {
                 .findFirst();
         if (film.isPresent()) {
             showForm(null, film.get());
+        } else if (files.stream().anyMatch(AssignmentStation::isTable)) {
+            files.stream().filter(AssignmentStation::isTable).findFirst().ifPresent(this::notes);
         } else {
             new Intake(desk).take(files);
         }
+    }
+
+    private static boolean isTable(Path file) {
+        String name = file.toString().toLowerCase(Locale.ROOT);
+        return name.endsWith(".csv") || name.endsWith(".tsv");
+    }
+
+    /** Old notes go into the match chosen in the list, else the open one. */
+    private void notes(Path file) {
+        MatchRecord into = list.getSelectionModel().getSelectedItem() == null
+                ? desk.openRecord().get()
+                : list.getSelectionModel().getSelectedItem();
+        if (into == null) {
+            desk.notices().done(Words.of("notes.which"));
+            return;
+        }
+        desk.background()
+                .compute(
+                        "notes-table",
+                        () -> NotesTable.read(file),
+                        table -> view.getChildren()
+                                .add(new NotesSheet(
+                                        desk,
+                                        desk.match(into.id()).orElse(into),
+                                        file.getFileName().toString(),
+                                        table,
+                                        () -> view.getChildren().removeIf(NotesSheet.class::isInstance))),
+                        e -> desk.notices().problem(Words.of("notes.unreadable", file.getFileName(), e.getMessage())));
+    }
+
+    private void practise() {
+        Runnable close = () -> view.getChildren().removeIf(TrainerSheet.class::isInstance);
+        TrainerSheet sheet = new TrainerSheet(
+                desk,
+                id -> {
+                    close.run();
+                    desk.openMatch(id);
+                    toFilm.run();
+                },
+                close);
+        view.getChildren().add(sheet);
+        sheet.requestFocus();
     }
 }

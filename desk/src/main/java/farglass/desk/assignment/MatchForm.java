@@ -10,6 +10,7 @@ import farglass.match.Edit;
 import farglass.match.FilmRef;
 import farglass.match.MatchAthlete;
 import farglass.match.MatchRecord;
+import farglass.match.RecordKind;
 import farglass.match.Tag;
 import farglass.match.TagIds;
 import farglass.match.TagInfo;
@@ -17,6 +18,7 @@ import farglass.time.ClockMap;
 import farglass.time.MatchTime;
 import java.nio.file.Path;
 import java.time.LocalDate;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -38,6 +40,7 @@ import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import javafx.scene.paint.Color;
 import javafx.stage.FileChooser;
+import javafx.util.StringConverter;
 
 /** Who is who in a match, where and when it was: for a new match, or to correct one. */
 final class MatchForm extends StackPane {
@@ -53,6 +56,7 @@ final class MatchForm extends StackPane {
     private final ComboBox<String> ruleset = new ComboBox<>(FXCollections.observableArrayList(AssignmentForm.RULESETS));
     private final ComboBox<String> attire = new ComboBox<>(FXCollections.observableArrayList(AssignmentForm.ATTIRES));
     private final Spinner<Integer> minutes = new Spinner<>(1, 60, 8);
+    private final ComboBox<RecordKind> kind = new ComboBox<>(FXCollections.observableArrayList(RecordKind.values()));
     private final TextField film = new TextField();
     private final Label problem = Ui.prose("", "form-problem");
 
@@ -124,6 +128,18 @@ final class MatchForm extends StackPane {
         film.setText(path == null ? "" : path.toString());
         ruleset.setValue("points-gi");
         attire.setValue("gi");
+        kind.setValue(RecordKind.MATCH);
+        kind.setConverter(new StringConverter<>() {
+            @Override
+            public String toString(RecordKind k) {
+                return k == null ? "" : Words.of("kind." + k.code());
+            }
+
+            @Override
+            public RecordKind fromString(String text) {
+                throw new UnsupportedOperationException("chosen from a list, never typed");
+            }
+        });
         if (changed != null) {
             fill(changed);
         }
@@ -147,6 +163,7 @@ final class MatchForm extends StackPane {
         date.setValue(d.date());
         ruleset.setValue(d.ruleset());
         attire.setValue(d.attire());
+        kind.setValue(r.kind());
         minutes.getValueFactory().setValue((int) Math.max(1, d.lengthMs() / 60_000));
     }
 
@@ -171,6 +188,7 @@ final class MatchForm extends StackPane {
                 new HBox(10, field("form.event", event), field("form.round", round), field("form.date", date)),
                 new HBox(
                         10,
+                        field("form.kind", kind),
                         field("assignment.ruleset", ruleset),
                         field("assignment.attire", attire),
                         field("assignment.minutes", minutes)));
@@ -224,7 +242,11 @@ final class MatchForm extends StackPane {
                 old == null ? null : old.result());
         if (changed != null) {
             desk.openMatch(changed.id());
-            desk.edit(new Edit.SetDetails(changed.details(), details));
+            List<Edit> edits = new ArrayList<>(List.of(new Edit.SetDetails(changed.details(), details)));
+            if (kind.getValue() != changed.kind()) {
+                edits.add(new Edit.SetKind(changed.kind(), kind.getValue()));
+            }
+            desk.edit(edits.size() == 1 ? edits.get(0) : new Edit.Batch(edits));
             close.run();
             return;
         }
@@ -254,7 +276,7 @@ final class MatchForm extends StackPane {
         for (int n = 2; desk.match(id).isPresent(); n++) {
             id = stem + "-" + n;
         }
-        MatchRecord empty = MatchRecord.of(id, d, films, List.of());
+        MatchRecord empty = new MatchRecord(id, kind.getValue(), d, films, List.of(), Map.of());
         List<Tag> tags = TagIds.name(
                 empty,
                 List.of(

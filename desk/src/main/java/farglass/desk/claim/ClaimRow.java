@@ -3,13 +3,13 @@ package farglass.desk.claim;
 import farglass.desk.shell.Look;
 import farglass.desk.shell.Ui;
 import farglass.desk.shell.Words;
+import farglass.plan.Judgement;
+import farglass.profile.Claim;
+import farglass.profile.ClaimWriter;
 import farglass.stats.Grade;
 import farglass.stats.Trial;
-import farglass.tendency.Claim;
-import farglass.tendency.ClaimWriter;
+import java.util.ArrayList;
 import java.util.List;
-import java.util.function.Consumer;
-import java.util.function.Function;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
@@ -23,50 +23,38 @@ import javafx.scene.shape.Circle;
 
 /** One claim. A filled dot worked, a ring did not; dots of one match stand together. */
 public final class ClaimRow extends VBox {
-    private static final int DOTS = 44;
+    private static final int DOTS = 40;
     private static final double RADIUS = 3.7;
+    private static final double DEEDS = 168;
     private final Claim claim;
+    private final Color colour;
+    private final Deeds deeds;
 
     /**
      * @param colour the athlete's
      * @param pinned whether it is pinned to the plan
-     * @param describe words for a dot
-     * @param play plays a dot's clip
-     * @param pin pins it, or takes the pin out
-     * @param reel writes its moments as a film
+     * @param judged what the analyst thinks of it
      */
-    public ClaimRow(
-            Claim claim,
-            ClaimWriter writer,
-            Color colour,
-            boolean pinned,
-            Function<Trial, String> describe,
-            Consumer<Trial> play,
-            Consumer<Claim> pin,
-            Consumer<Claim> reel) {
+    public ClaimRow(Claim claim, ClaimWriter writer, Color colour, boolean pinned, Judgement judged, Deeds deeds) {
         super(4);
         this.claim = claim;
-        setId("claim-" + claim.id().replace('.', '-'));
+        this.colour = colour;
+        this.deeds = deeds;
+        setId("claim-" + claim.id().replaceAll("[^A-Za-z0-9]+", "-"));
         getStyleClass().add("claim");
-        Label sentence = Ui.prose(writer.sentence(claim), "claim-sentence");
-        Button pinButton =
-                Ui.button(Words.of(pinned ? "claim.pinned" : "claim.pin"), () -> pin.accept(claim), "pin", "quiet");
-        if (pinned) {
-            pinButton.getStyleClass().add("on");
-        }
-        pinButton.setMinWidth(Region.USE_PREF_SIZE);
-        Button reelButton = Ui.button(Words.of("claim.reel"), () -> reel.accept(claim), "reel", "quiet");
-        reelButton.setMinWidth(Region.USE_PREF_SIZE);
-        HBox first = new HBox(12, Ui.grow(sentence), reelButton, pinButton);
+        boolean reworded = !judged.wording().isEmpty();
+        Label sentence = Ui.prose(reworded ? judged.wording() : writer.sentence(claim), "claim-sentence");
         sentence.setMaxWidth(Double.MAX_VALUE);
-        boolean never = claim.topic() == Claim.Topic.NOT_SEEN;
-        String mean = never ? "0" : ClaimWriter.percent(claim.estimate().mean());
-        String interval = Words.of(
-                "claim.interval",
-                ClaimWriter.percent(claim.estimate().lo()),
-                ClaimWriter.percent(claim.estimate().hi()));
-        Label number = Ui.label(mean, "claim-number");
-        Label range = Ui.label(interval, "claim-interval");
+        HBox tools = new HBox();
+        tools.getChildren().addAll(buttons(pinned));
+        tools.setAlignment(Pos.TOP_RIGHT);
+        tools.setMinWidth(DEEDS);
+        tools.setMaxWidth(DEEDS);
+        // told its width beforehand: the height of a cell is asked for before anything is laid out
+        sentence.prefWidthProperty().bind(prefWidthProperty().subtract(DEEDS));
+        HBox first = new HBox(sentence, tools);
+        Label number = Ui.label(writer.number(claim), "claim-number");
+        Label range = Ui.label(writer.interval(claim), "claim-interval");
         Label grade = Ui.label(writer.grade(claim.estimate().grade()), "claim-grade");
         if (claim.estimate().grade() == Grade.THIN) {
             grade.getStyleClass().add("thin");
@@ -75,30 +63,56 @@ public final class ClaimRow extends VBox {
             l.setMinWidth(Region.USE_PREF_SIZE);
         }
         number.setPrefWidth(48);
-        range.setPrefWidth(82);
-        FlowPane dots = dots(colour, describe, play);
-        dots.setMinWidth(200);
-        HBox second = new HBox(8, new IntervalBar(claim.estimate(), colour), number, range, Ui.grow(dots), grade);
+        range.setPrefWidth(92);
+        FlowPane dots = dots();
+        dots.setMinWidth(124);
+        HBox second = new HBox(8, new IntervalBar(claim, colour), number, range, Ui.grow(dots), grade);
         second.setAlignment(Pos.CENTER_LEFT);
-        String notes = String.join(" \u00b7 ", writer.notes(claim));
-        Label third = Ui.prose(writer.counts(claim) + (notes.isEmpty() ? "" : " \u00b7 " + notes), "claim-notes");
-        getChildren().addAll(first, second, third);
+        List<String> notes = new ArrayList<>(List.of(writer.counts(claim)));
+        notes.addAll(writer.notes(claim));
+        if (reworded) {
+            notes.add(Words.of("claim.reworded", writer.sentence(claim)));
+        }
+        if (!judged.remark().isEmpty()) {
+            notes.add(Words.of("claim.remarked", judged.remark()));
+        }
+        getChildren().addAll(first, second, Ui.prose(String.join(" \u00b7 ", notes), "claim-notes"));
+        if (!judged.doubt().isEmpty()) {
+            getStyleClass().add("doubted");
+            getChildren().add(1, Ui.prose(Words.of("claim.doubted", judged.doubt()), "doubtful"));
+        }
     }
 
     public Claim claim() {
         return claim;
     }
 
-    private FlowPane dots(Color colour, Function<Trial, String> describe, Consumer<Trial> play) {
+    private List<Button> buttons(boolean pinned) {
+        List<Button> list = new ArrayList<>();
+        if (!claim.trials().isEmpty()) {
+            list.add(Ui.button(Words.of("claim.play"), () -> deeds.playAll(claim), "play", "quiet"));
+            list.add(Ui.button(Words.of("claim.reel"), () -> deeds.reel(claim), "reel", "quiet"));
+        }
+        list.add(Ui.button(Words.of("claim.judge"), () -> deeds.judge(claim), "judge", "quiet"));
+        Button pin = Ui.button(Words.of(pinned ? "claim.pinned" : "claim.pin"), () -> deeds.pin(claim), "pin", "quiet");
+        if (pinned) {
+            pin.getStyleClass().add("on");
+        }
+        list.add(pin);
+        list.forEach(b -> b.setMinWidth(Region.USE_PREF_SIZE));
+        return list;
+    }
+
+    private FlowPane dots() {
         FlowPane pane = new FlowPane(1, 1);
         pane.setAlignment(Pos.CENTER_LEFT);
-        pane.setPrefWrapLength(250);
-        fill(pane, Math.min(DOTS, claim.trials().size()), colour, describe, play);
+        pane.setPrefWrapLength(150);
+        fill(pane, Math.min(DOTS, claim.trials().size()));
         return pane;
     }
 
     /** The first {@code shown} dots; a button at the end shows the rest. */
-    private void fill(FlowPane pane, int shown, Color colour, Function<Trial, String> describe, Consumer<Trial> play) {
+    private void fill(FlowPane pane, int shown) {
         pane.getChildren().clear();
         String match = null;
         for (Trial t : claim.trials().subList(0, shown)) {
@@ -108,29 +122,25 @@ public final class ClaimRow extends VBox {
                 pane.getChildren().add(gap);
             }
             match = t.tag().match();
-            pane.getChildren().add(dot(t, colour, describe, play));
+            pane.getChildren().add(dot(t));
         }
         int rest = claim.trials().size() - shown;
         if (rest > 0) {
             pane.getChildren()
-                    .add(Ui.button(
-                            "+" + rest,
-                            () -> fill(pane, claim.trials().size(), colour, describe, play),
-                            "quiet",
-                            "more-dots"));
+                    .add(Ui.button("+" + rest, () -> fill(pane, claim.trials().size()), "quiet", "more-dots"));
         }
     }
 
-    private static Button dot(Trial t, Color colour, Function<Trial, String> describe, Consumer<Trial> play) {
+    private Button dot(Trial t) {
         Circle circle = new Circle(RADIUS, t.worked() ? colour : Look.SHEET);
         circle.setStroke(colour);
         circle.setStrokeWidth(1.4);
         Button dot = new Button();
         dot.setGraphic(circle);
         dot.getStyleClass().add("dot");
-        dot.setAccessibleText(describe.apply(t));
-        dot.setTooltip(new Tooltip(describe.apply(t)));
-        dot.setOnAction(e -> play.accept(t));
+        dot.setAccessibleText(deeds.describe(t));
+        dot.setTooltip(new Tooltip(deeds.describe(t)));
+        dot.setOnAction(e -> deeds.play(t));
         return dot;
     }
 }

@@ -8,13 +8,10 @@ import farglass.film.FilmException;
 import farglass.film.FilmFile;
 import farglass.film.map.MapFinder;
 import farglass.film.map.Proposal;
-import farglass.match.Edit;
-import farglass.match.FilmRef;
 import farglass.match.MatchRecord;
 import farglass.time.ClockMap;
 import farglass.time.SyncPoint;
 import java.nio.file.Path;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import javafx.application.Platform;
@@ -31,6 +28,7 @@ final class ClockFinder {
     private final Desk desk;
     private final FilmView film;
     private final StackPane screen;
+    private final Angles angles;
     private final Runnable back;
     private Pane veil;
 
@@ -38,7 +36,8 @@ final class ClockFinder {
      * @param screen what the film is shown in; the box and the proposal are laid over it
      * @param back gives the keyboard back to the station
      */
-    ClockFinder(Desk desk, FilmView film, StackPane screen, Runnable back) {
+    ClockFinder(Desk desk, FilmView film, Angles angles, StackPane screen, Runnable back) {
+        this.angles = angles;
         this.back = back;
         this.desk = desk;
         this.film = film;
@@ -99,9 +98,9 @@ final class ClockFinder {
     /** Reads the clock in the box over the whole film, in the background. */
     void find(Box box) {
         MatchRecord r = desk.openRecord().get();
-        Path path = desk.filmPath(r);
+        Path path = angles.path(r);
         long length = r.details().lengthMs();
-        List<SyncPoint> known = FilmSync.points(r.films().get(0));
+        List<SyncPoint> known = FilmSync.points(angles.film(r));
         desk.background().longWork(Words.of("map.reading"), (progress, cancelled) -> {
             try (FilmFile opened = FilmFile.openForward(path, cancelled)) {
                 Proposal found = MapFinder.of(opened)
@@ -117,7 +116,20 @@ final class ClockFinder {
     }
 
     private void propose(MatchRecord r, Proposal found) {
-        MapSheet sheet = new MapSheet(found, map -> accept(r, map), this::closeSheet);
+        show(MapSheet.proposed(found, map -> accept(r, map), this::closeSheet));
+    }
+
+    /** The map that the film has, to be corrected by hand. */
+    void change() {
+        MatchRecord r = desk.openRecord().get();
+        if (r == null || angles.clock(r).isEmpty()) {
+            desk.notices().problem(Words.of("map.none"));
+            return;
+        }
+        show(MapSheet.present(angles.clock(r), map -> accept(r, map), this::closeSheet));
+    }
+
+    private void show(MapSheet sheet) {
         closeSheet();
         screen.getChildren().add(sheet);
         sheet.requestFocus();
@@ -132,15 +144,12 @@ final class ClockFinder {
     private void accept(MatchRecord read, ClockMap map) {
         MatchRecord now = desk.openRecord().get();
         closeSheet();
-        if (!now.id().equals(read.id())) {
+        if (!now.id().equals(read.id())
+                || !angles.film(now).file().equals(angles.film(read).file())) {
             desk.notices().problem(Words.of("map.other"));
             return;
         }
-        List<FilmRef> after = new ArrayList<>(now.films());
-        FilmRef first = after.get(0);
-        after.set(
-                0, new FilmRef(first.file(), first.sha256(), first.durationMs(), first.mirrored(), map, first.extra()));
-        desk.edit(new Edit.SetFilms(now.films(), after));
+        desk.edit(angles.put(now, angles.film(now).with(map)));
         desk.notices().done(Words.of("map.taken", map.segments().size()));
     }
 }

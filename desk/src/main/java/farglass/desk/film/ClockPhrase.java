@@ -3,6 +3,7 @@ package farglass.desk.film;
 import farglass.desk.player.FilmView;
 import farglass.desk.shell.Desk;
 import farglass.desk.shell.Words;
+import farglass.match.MatchRecord;
 import farglass.time.Clock;
 import farglass.time.MatchTime;
 import farglass.time.SyncPoint;
@@ -11,8 +12,10 @@ import farglass.time.SyncPoint;
 final class ClockPhrase {
     private final Desk desk;
     private final FilmView film;
+    private final Angles angles;
 
-    ClockPhrase(Desk desk, FilmView film) {
+    ClockPhrase(Desk desk, FilmView film, Angles angles) {
+        this.angles = angles;
         this.desk = desk;
         this.film = film;
     }
@@ -41,8 +44,10 @@ final class ClockPhrase {
             desk.notices().problem(Words.of("clock.no-film"));
             return;
         }
+        MatchRecord r = desk.openRecord().get();
         FilmSync.Synced synced = FilmSync.add(
-                desk.openRecord().get(),
+                r,
+                angles.index(r),
                 new SyncPoint(m.time(), t),
                 film.info().get().durationMs());
         desk.edit(synced.edit());

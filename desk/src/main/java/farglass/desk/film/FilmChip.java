@@ -4,6 +4,7 @@ import farglass.desk.player.FilmView;
 import farglass.desk.shell.Words;
 import farglass.match.MatchRecord;
 import farglass.time.Clock;
+import farglass.time.ClockMap;
 import farglass.time.FilmTime;
 import farglass.time.MatchTime;
 import java.util.Locale;
@@ -17,7 +18,7 @@ final class FilmChip extends Label {
     }
 
     /** @param r the open record, or null */
-    void show(MatchRecord r, FilmView film, MatClock mat, Looping looping) {
+    void show(MatchRecord r, Angles angles, FilmView film, MatClock mat, Looping looping) {
         FilmView.Moment m = film.moment().get();
         if (m == null || r == null) {
             boolean bare = r != null && film.player() == null;
@@ -31,10 +32,10 @@ final class FilmChip extends Label {
                             : "");
             return;
         }
-        String kind = r.clock().isEmpty()
+        ClockMap clock = angles.clock(r);
+        String kind = clock.isEmpty()
                 ? Words.of("film.unsynced")
-                : r.clock()
-                        .at(m.time())
+                : clock.at(m.time())
                         .map(s -> Words.of("film.kind." + s.kind().name().toLowerCase(Locale.ROOT)))
                         .orElse(Words.of("film.unsynced"));
         String speed = String.format(Locale.ROOT, "%.3f", film.speed().get()).replaceAll("\\.?0+$", "");
@@ -45,16 +46,20 @@ final class FilmChip extends Label {
                         speed,
                         m.frame(),
                         Clock.tenths(m.time().ms()))
-                + elapsed(r, looping.watched(), m.time()));
+                + (r.films().size() > 1
+                        ? Words.of("film.angle", angles.index(r) + 1, r.films().size())
+                        : "")
+                + (film.muted().get() ? Words.of("film.muted") : "")
+                + elapsed(clock, looping.watched(), m.time()));
     }
 
     /** Film and match time since the stopwatch was started. */
-    private static String elapsed(MatchRecord r, FilmTime since, FilmTime now) {
+    private static String elapsed(ClockMap clock, FilmTime since, FilmTime now) {
         if (since == null) {
             return "";
         }
-        Optional<MatchTime> a = r.clock().matchTime(since);
-        Optional<MatchTime> b = r.clock().matchTime(now);
+        Optional<MatchTime> a = clock.matchTime(since);
+        Optional<MatchTime> b = clock.matchTime(now);
         String match = a.isEmpty() || b.isEmpty() ? "?" : signed(b.get().since(a.get()));
         return Words.of("film.watch", signed(now.ms() - since.ms()), match);
     }

@@ -5,6 +5,7 @@ import farglass.desk.shell.Ui;
 import farglass.desk.shell.Words;
 import farglass.match.Corner;
 import farglass.match.MatchRecord;
+import farglass.match.RecordKind;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import javafx.geometry.Pos;
@@ -29,7 +30,9 @@ final class FilmHead extends HBox {
     void show(MatchRecord r) {
         MatchRecord.Details d = r.details();
         String date = d.date() == null ? "" : d.date().toString();
-        facts.setText(Stream.of(d.event(), d.round(), date, d.attire(), d.ruleset())
+        String kind =
+                r.kind() == RecordKind.MATCH ? "" : Words.of("kind." + r.kind().code());
+        facts.setText(Stream.of(kind, d.event(), d.round(), date, d.attire(), d.ruleset())
                 .filter(s -> s != null && !s.isEmpty())
                 .collect(Collectors.joining(", ")));
         legend.getChildren().clear();

@@ -81,7 +81,43 @@ final class FilmKeys {
                 .on("Alt+4", "keys.draw.spotlight", () -> draw(Drawing.Kind.SPOTLIGHT))
                 .on("Alt+5", "keys.draw.text", () -> draw(Drawing.Kind.TEXT))
                 .on("Alt+0", "keys.draw.clear", () -> station.sketch().clear())
-                .on("F3", "keys.second", station::nextLook)
+                .on("Alt+6", "keys.draw.angle", () -> draw(Drawing.Kind.ANGLE))
+                .on("Alt+Page Up", "keys.draw.longer", () -> station.sketch().hold(1000))
+                .on("Alt+Page Down", "keys.draw.shorter", () -> station.sketch().hold(-1000))
+                .on("Ctrl+Equals", "keys.zoom.in", () -> station.film().zoom().near(1))
+                .on("Ctrl+Minus", "keys.zoom.out", () -> station.film().zoom().near(-1))
+                .on("Ctrl+0", "keys.zoom.whole", () -> station.film().zoom().whole())
+                .on(
+                        "Ctrl+Alt+Left",
+                        "keys.zoom.left",
+                        () -> station.film().zoom().pan(-1, 0))
+                .on(
+                        "Ctrl+Alt+Right",
+                        "keys.zoom.right",
+                        () -> station.film().zoom().pan(1, 0))
+                .on("Ctrl+Alt+Up", "keys.zoom.up", () -> station.film().zoom().pan(0, -1))
+                .on(
+                        "Ctrl+Alt+Down",
+                        "keys.zoom.down",
+                        () -> station.film().zoom().pan(0, 1))
+                .on("Alt+S", "keys.mute", station::mute)
+                .on("Alt+A", "keys.angle", station::nextAngle)
+                .on("Alt+Shift+A", "keys.angle.remove", () -> station.choice().remove())
+                .on(
+                        "Ctrl+Shift+M",
+                        "keys.map.change",
+                        () -> station.clockFinder().change())
+                .on("F6", "keys.still", () -> station.sheets().keepStill())
+                .on("F8", "keys.reel", () -> station.sheets().reel())
+                .on("F9", "keys.pair", () -> station.sheets().pair())
+                .on(
+                        "F10",
+                        "keys.talk",
+                        () -> station.sheets().speak(station.phrase().field()))
+                .on("Shift+F10", "keys.talk.write", () -> station.sheets().writeTalk())
+                .on("F7", "keys.reaction", () -> station.sheets().measureReaction())
+                .on("F5", "keys.pass", station::changePass)
+                .on("F3", "keys.second", () -> station.passes().next())
                 .on("Page Up", "keys.tag.previous", () -> step(-1))
                 .on("Page Down", "keys.tag.next", () -> step(1))
                 .on("Alt+Left", "keys.nudge.earlier", () -> station.edits().nudge(-FRAME_MS))

@@ -1,8 +1,9 @@
 package farglass.desk.film;
 
-import farglass.check.SecondLook;
+import farglass.check.SecondPass;
 import farglass.desk.phrase.PhraseLine;
 import farglass.desk.player.FilmView;
+import farglass.desk.reel.TagText;
 import farglass.desk.shell.Desk;
 import farglass.desk.shell.Keys;
 import farglass.desk.shell.Station;
@@ -13,13 +14,11 @@ import farglass.match.Corner;
 import farglass.match.MatchRecord;
 import farglass.match.Tag;
 import farglass.time.Clock;
-import farglass.time.FilmTime;
 import farglass.time.MatchTime;
-import farglass.time.Segment;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
-import java.util.Locale;
+import java.util.Objects;
 import java.util.Optional;
 import javafx.animation.Animation;
 import javafx.animation.KeyFrame;
@@ -41,7 +40,6 @@ import javafx.util.Duration;
 
 /** Watching and tagging one match. */
 public final class FilmStation implements Station, Keys.Bound {
-    private static final long REACTION_MS = 300;
     private static final long PREVIEW_MS = 200;
 
     private final Desk desk;
@@ -52,6 +50,7 @@ public final class FilmStation implements Station, Keys.Bound {
     private final TideLine tide;
     private final RecordList list;
     private final PhraseLine phrase;
+    private final Angles angles;
     private final FilmChoice choice;
     private final Looping looping = new Looping(film);
     private ClockFinder clockFinder;
@@ -59,9 +58,10 @@ public final class FilmStation implements Station, Keys.Bound {
     private final TagEdits edits;
     private final ClockPhrase clocks;
     private final Keys keys;
-    private final VBox view;
+    private final VBox page;
+    private final StackPane over = new StackPane();
     private final Button make = Ui.button(Words.of("film.make"), this::makeFootage, "choice");
-    private SecondLook.Look lastLook;
+    private final Passes passes;
     private String shownMatch;
     private String shownFile;
     private final Timeline matTicks = new Timeline(new KeyFrame(Duration.millis(100), e -> moved()));
@@ -72,23 +72,33 @@ public final class FilmStation implements Station, Keys.Bound {
             matTicks.stop();
         }
     });
+    private final Watch watch;
+    private final FilmSheets sheets;
+    private final StackPane screen = new StackPane();
     private long lastPreview;
 
     public FilmStation(Desk desk) {
         this.desk = desk;
         this.head = new FilmHead(desk);
         this.tide = TideLine.large(desk.lexicon());
-        this.clocks = new ClockPhrase(desk, film);
+        this.angles = new Angles(desk);
+        this.watch = new Watch(desk, film, angles, mat);
+        this.clocks = new ClockPhrase(desk, film, angles);
         this.edits = new TagEdits(desk, this::selectionMoved);
         this.list = new RecordList(desk, this::pick);
-        this.choice = new FilmChoice(desk);
-        this.phrase = new PhraseLine(desk.lexicon(), this::record, this::stampTime, desk::colour, this::keep);
+        this.passes = new Passes(desk, edits::selected, this::pick);
+        this.choice = new FilmChoice(desk, angles);
+        this.phrase = new PhraseLine(desk.lexicon(), this::record, watch::stamp, desk::colour, this::keep);
+        phrase.asks(passes::question, this::answer);
         this.keys = new FilmKeys(this).keys();
         tide.onSeek(this::seek);
         tide.onPick(this::pick);
         tide.words(i -> words(i));
         matTicks.setCycleCount(Animation.INDEFINITE);
-        view = layout();
+        page = layout();
+        over.getChildren().add(page);
+        sheets = new FilmSheets(desk, film, angles, sketch, over, page, this::back);
+        sheets.speaking().addListener((o, was, is) -> chip());
         desk.openRecord().addListener((o, was, is) -> show(is));
         desk.likely().addListener((o, was, is) -> phrase.model(is));
         desk.filmArrivedProperty().addListener((o, was, is) -> reopen(is));
@@ -98,7 +108,7 @@ public final class FilmStation implements Station, Keys.Bound {
         QuickCopy copy = new QuickCopy(desk, film);
         film.info().addListener((o, was, is) -> {
             if (is != null && record() != null && !record().films().isEmpty()) {
-                copy.opened(desk.filmPath(record()), is);
+                copy.opened(angles.path(record()), is);
             }
         });
         film.onProblem(m -> desk.notices().problem(m));
@@ -107,15 +117,15 @@ public final class FilmStation implements Station, Keys.Bound {
     }
 
     private VBox layout() {
-        sketch = new Sketch(desk, film, () -> phrase.field().requestFocus());
-        StackPane screen = new StackPane(film, sketch, chip, make);
+        sketch = new Sketch(desk, film, angles, this::back);
+        screen.getChildren().addAll(film, sketch, chip, make);
         screen.getStyleClass().add("screen");
         StackPane.setAlignment(chip, Pos.TOP_RIGHT);
         StackPane.setMargin(chip, new Insets(12));
         StackPane.setAlignment(make, Pos.BOTTOM_CENTER);
         StackPane.setMargin(make, new Insets(24));
         screen.setMinSize(0, 0);
-        clockFinder = new ClockFinder(desk, film, screen, () -> phrase.field().requestFocus());
+        clockFinder = new ClockFinder(desk, film, angles, screen, this::back);
         choice.acceptDrops(screen);
         VBox record = Ui.sheet(Words.of("film.record"), count, Ui.grow(list.view()));
         record.setMinWidth(330);
@@ -139,7 +149,7 @@ public final class FilmStation implements Station, Keys.Bound {
 
     @Override
     public Node view() {
-        return view;
+        return over;
     }
 
     @Override
@@ -202,12 +212,15 @@ public final class FilmStation implements Station, Keys.Bound {
             mat.stop();
             mat.set(MatchTime.ZERO);
         }
-        String file = r.films().isEmpty() ? null : r.films().get(0).file();
-        if (other || !java.util.Objects.equals(file, shownFile)) {
+        if (other) {
+            angles.to(0);
+        }
+        String file = r.films().isEmpty() ? null : angles.film(r).file();
+        if (other || !Objects.equals(file, shownFile)) {
             shownMatch = r.id();
             shownFile = file;
             looping.forget();
-            openFilm(r);
+            openFilm(r, MatchTime.ZERO);
         }
         int selected = Math.min(edits.selected(), r.tags().size() - 1);
         list.show(r, selected);
@@ -220,29 +233,45 @@ public final class FilmStation implements Station, Keys.Bound {
         }
     }
 
-    private void openFilm(MatchRecord r) {
+    /** Opens the film looked at, at a match moment. */
+    private void openFilm(MatchRecord r, MatchTime at) {
         make.setVisible(false);
         if (r.films().isEmpty()) {
             film.open(null, Words.of("film.no-film"));
             make.setVisible(true);
             return;
         }
-        Path path = desk.filmPath(r);
+        Path path = angles.path(r);
         if (Files.exists(path)) {
             film.open(path, Words.of("film.opening"));
-            r.clock().filmTimes(MatchTime.ZERO).stream()
+            angles.clock(r).filmTimes(at).stream()
                     .findFirst()
                     .ifPresent(f -> film.player().seek(f));
         } else {
-            boolean madeUp = r.films().get(0).file().startsWith("films/");
+            boolean madeUp = angles.film(r).file().startsWith("films/");
             film.open(null, Words.of(madeUp ? "film.not-made" : "film.missing", path));
             make.setVisible(madeUp);
         }
     }
 
+    /** The match's next film, at the same match moment. */
+    void nextAngle() {
+        MatchRecord r = record();
+        if (r == null || r.films().size() < 2) {
+            desk.notices().done(Words.of("film.one-angle"));
+            return;
+        }
+        MatchTime at = watch.now().orElse(MatchTime.ZERO);
+        angles.to((angles.index(r) + 1) % r.films().size());
+        shownFile = angles.film(r).file();
+        looping.forget();
+        openFilm(r, at);
+        chip();
+    }
+
     private void reopen(String match) {
         if (match != null && match.equals(shownMatch)) {
-            openFilm(record());
+            openFilm(record(), MatchTime.ZERO);
         }
     }
 
@@ -254,47 +283,10 @@ public final class FilmStation implements Station, Keys.Bound {
     private void header(MatchRecord r) {
         head.show(r);
         long unsure = r.tags().stream().filter(t -> t.info().unsure()).count();
-        count.setText(
-                unsure == 0
-                        ? Words.of("record.count", r.tags().size())
-                        : Words.of("record.count.unsure", r.tags().size(), unsure));
-    }
-
-    /** The match moment on screen; where the clock stands still, the moment at which it stopped. */
-    Optional<MatchTime> nowMatch() {
-        MatchRecord r = record();
-        FilmView.Moment m = film.moment().get();
-        if (r == null) {
-            return Optional.empty();
-        }
-        if (m == null) {
-            return r.films().isEmpty() || !Files.exists(desk.filmPath(r)) ? Optional.of(mat.now()) : Optional.empty();
-        }
-        Optional<MatchTime> exact = r.clock().matchTime(m.time());
-        return exact.isPresent() ? exact : standing(r, m.time());
-    }
-
-    private static Optional<MatchTime> standing(MatchRecord r, FilmTime f) {
-        return r.clock().segments().stream()
-                .filter(s -> s.kind() == Segment.Kind.LIVE && s.to().compareTo(f) <= 0)
-                .reduce((x, y) -> y)
-                .map(Segment::matchEnd);
-    }
-
-    /** Now, less the time it takes to see and begin typing when the film runs. */
-    private Optional<MatchTime> stampTime() {
-        boolean live = film.player() == null && mat.running();
-        double speed = film.playing().get() ? film.speed().get() : live ? 1 : 0;
-        return nowMatch().map(t -> t.plus(-Math.round(REACTION_MS * speed)));
-    }
-
-    boolean inReplay() {
-        FilmView.Moment m = film.moment().get();
-        return m != null
-                && record().clock()
-                        .at(m.time())
-                        .map(s -> s.kind() == Segment.Kind.REPLAY)
-                        .orElse(false);
+        String tags = unsure == 0
+                ? Words.of("record.count", r.tags().size())
+                : Words.of("record.count.unsure", r.tags().size(), unsure);
+        count.setText(tags + ", " + passes.progress(r));
     }
 
     Sketch sketch() {
@@ -310,7 +302,7 @@ public final class FilmStation implements Station, Keys.Bound {
     private void moved() {
         chip();
         sketch.draw();
-        tide.now(nowMatch().orElse(null));
+        tide.now(watch.now().orElse(null));
         long now = System.currentTimeMillis();
         if (now - lastPreview > PREVIEW_MS) {
             lastPreview = now;
@@ -324,7 +316,7 @@ public final class FilmStation implements Station, Keys.Bound {
     /** Brings the tag before the present moment into view. */
     private void revealNow() {
         MatchRecord r = record();
-        Optional<MatchTime> t = nowMatch();
+        Optional<MatchTime> t = watch.now();
         if (r == null || t.isEmpty()) {
             return;
         }
@@ -336,18 +328,15 @@ public final class FilmStation implements Station, Keys.Bound {
     }
 
     private void chip() {
-        chip.show(record(), film, mat, looping);
+        chip.show(record(), angles, film, mat, looping);
+        if (sheets != null && sheets.speaking().get()) {
+            chip.setText(Words.of("talk.chip") + chip.getText());
+        }
     }
 
     /** Goes to a match moment: on the film when it shows it, else on the tide line alone. */
     void seek(MatchTime t) {
-        mat.set(t);
-        List<FilmTime> places = record().clock().filmTimes(t);
-        if (film.player() != null && !places.isEmpty()) {
-            film.player().seek(places.get(0));
-        } else if (film.player() != null && record().clock().isEmpty()) {
-            film.player().seek(FilmTime.ofMs(t.ms()));
-        } else {
+        if (!watch.seek(t)) {
             moved();
         }
     }
@@ -362,29 +351,44 @@ public final class FilmStation implements Station, Keys.Bound {
         list.select(index);
         tide.select(index);
         seek(record().tags().get(index).t());
+        phrase.moved();
     }
 
-    /** Goes to the next place that a second pass should look at, round from the last to the first, and says why. */
-    void nextLook() {
-        if (record() == null) {
-            return;
+    private void answer(SecondPass.Question question, SecondPass.Choice choice) {
+        passes.answer(question, choice);
+        phrase.moved();
+    }
+
+    /** From the first pass over the match to the second, or back. */
+    void changePass() {
+        passes.toggle();
+        if (record() != null) {
+            header(record());
         }
-        List<SecondLook.Look> looks = SecondLook.of(record(), desk.lexicon());
-        if (looks.isEmpty()) {
-            desk.notices().done(Words.of("look.none"));
-            return;
-        }
-        int at = 0;
-        for (int i = 0; i < looks.size(); i++) {
-            if (looks.get(i).equals(lastLook)) {
-                at = (i + 1) % looks.size();
-            }
-        }
-        lastLook = looks.get(at);
-        pick(lastLook.tag());
-        String why = Words.of(
-                "look." + lastLook.why().name().toLowerCase(Locale.ROOT).replace('_', '-'));
-        desk.notices().done(Words.of("look.says", why, at + 1, looks.size()));
+        phrase.moved();
+    }
+
+    Passes passes() {
+        return passes;
+    }
+
+    FilmChoice choice() {
+        return choice;
+    }
+
+    /** Sound off or on. */
+    void mute() {
+        film.muted().set(!film.muted().get());
+        chip();
+    }
+
+    FilmSheets sheets() {
+        return sheets;
+    }
+
+    /** Gives the keyboard back to the phrase line. */
+    private void back() {
+        phrase.field().requestFocus();
     }
 
     private void selectionMoved() {
@@ -404,7 +408,7 @@ public final class FilmStation implements Station, Keys.Bound {
         if (text.startsWith("clock")) {
             clocks.read(text);
         } else {
-            edits.keep(tags, inReplay());
+            edits.keep(tags, watch.inReplay());
         }
     }
 
@@ -415,12 +419,12 @@ public final class FilmStation implements Station, Keys.Bound {
 
     /** Puts a state change into the present span at the moment on screen. */
     void split() {
-        nowMatch().ifPresent(edits::split);
+        watch.now().ifPresent(edits::split);
     }
 
     /** The selected tag once more, at the moment on screen. */
     void repeat() {
-        stampTime().ifPresent(edits::repeat);
+        watch.stamp().ifPresent(edits::repeat);
     }
 
     void correct() {

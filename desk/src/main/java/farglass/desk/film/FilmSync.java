@@ -3,6 +3,7 @@ package farglass.desk.film;
 import farglass.match.Edit;
 import farglass.match.FilmRef;
 import farglass.match.MatchRecord;
+import farglass.match.Plain;
 import farglass.time.ClockFit;
 import farglass.time.FilmTime;
 import farglass.time.MatchTime;
@@ -38,11 +39,12 @@ final class FilmSync {
     }
 
     /**
+     * @param index which of the match's films
      * @param point what was read off the picture
      * @param durationMs length of the film
      */
-    static Synced add(MatchRecord r, SyncPoint point, long durationMs) {
-        FilmRef film = r.films().get(0);
+    static Synced add(MatchRecord r, int index, SyncPoint point, long durationMs) {
+        FilmRef film = r.films().get(index);
         List<SyncPoint> points = new ArrayList<>(points(film));
         points.removeIf(p -> Math.abs(p.film().ms() - point.film().ms()) < SAME_PLACE_MS
                 || p.match().equals(point.match()));
@@ -53,10 +55,13 @@ final class FilmSync {
                 POINTS,
                 points.stream()
                         .map(p -> Map.of(
-                                "filmMs", p.film().ms(), "matchMs", p.match().ms()))
+                                "filmMs",
+                                Plain.number(p.film().ms()),
+                                "matchMs",
+                                Plain.number(p.match().ms())))
                         .toList());
         List<FilmRef> after = new ArrayList<>(r.films());
-        after.set(0, new FilmRef(film.file(), film.sha256(), durationMs, film.mirrored(), fit.map(), extra));
+        after.set(index, new FilmRef(film.file(), film.sha256(), durationMs, film.mirrored(), fit.map(), extra));
         return new Synced(new Edit.SetFilms(r.films(), after), fit.breaks());
     }
 }

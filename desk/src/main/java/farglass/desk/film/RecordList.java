@@ -1,5 +1,6 @@
 package farglass.desk.film;
 
+import farglass.desk.reel.TagText;
 import farglass.desk.shell.Desk;
 import farglass.desk.shell.Look;
 import farglass.desk.shell.Ui;

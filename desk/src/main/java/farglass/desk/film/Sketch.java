@@ -1,6 +1,7 @@
 package farglass.desk.film;
 
 import farglass.desk.player.FilmView;
+import farglass.desk.player.Marks;
 import farglass.desk.shell.Desk;
 import farglass.desk.shell.Look;
 import farglass.desk.shell.Words;
@@ -8,49 +9,45 @@ import farglass.film.reel.DrawingPainter;
 import farglass.match.Corner;
 import farglass.match.Drawing;
 import farglass.match.Drawings;
-import farglass.match.Edit;
 import farglass.match.FilmRef;
 import farglass.match.MatchRecord;
 import farglass.time.FilmTime;
-import java.awt.Graphics2D;
-import java.awt.image.BufferedImage;
-import java.awt.image.DataBufferInt;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.function.UnaryOperator;
 import javafx.geometry.Rectangle2D;
-import javafx.scene.image.ImageView;
-import javafx.scene.image.PixelFormat;
-import javafx.scene.image.WritableImage;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.MouseButton;
 import javafx.scene.input.MouseEvent;
-import javafx.scene.layout.Pane;
 import javafx.scene.paint.Color;
 
 /**
  * Drawings over the film. A tool is taken by its key and draws one mark: with the main button in the colour of the athlete
  * drawn amber, with the other in the other's. Marks belong to the frame on screen and are shown again when it is played.
  */
-final class Sketch extends Pane {
+final class Sketch extends Marks {
     private final Desk desk;
     private final FilmView film;
+    private final Angles angles;
     private final Runnable back;
-    private final ImageView picture = new ImageView();
-    private final DrawingPainter painter = new DrawingPainter(this::colour);
+    private final DrawingPainter painter;
     private Drawing.Kind tool;
     private String words;
     private Drawing.Mark begun;
 
     /** @param back gives the keyboard back to the station */
-    Sketch(Desk desk, FilmView film, Runnable back) {
+    Sketch(Desk desk, FilmView film, Angles angles, Runnable back) {
+        this(desk, film, angles, new DrawingPainter(who -> colour(desk, who)), back);
+    }
+
+    private Sketch(Desk desk, FilmView film, Angles angles, DrawingPainter painter, Runnable back) {
+        super(film, painter);
+        this.painter = painter;
+        this.angles = angles;
         this.desk = desk;
         this.film = film;
         this.back = back;
         setId("sketch");
-        setMouseTransparent(true);
-        picture.setManaged(false);
-        getChildren().add(picture);
         setOnMousePressed(this::press);
         setOnMouseDragged(this::drag);
         setOnMouseReleased(this::release);
@@ -62,6 +59,10 @@ final class Sketch extends Pane {
         });
         widthProperty().addListener((o, was, is) -> draw());
         heightProperty().addListener((o, was, is) -> draw());
+    }
+
+    DrawingPainter painter() {
+        return painter;
     }
 
     /** @param text the words of a text mark */
@@ -98,6 +99,20 @@ final class Sketch extends Pane {
         if (m != null) {
             change(f -> Drawings.clear(f, m.time()));
         }
+    }
+
+    /** Shows what is drawn on the frame on screen for longer or shorter. */
+    void hold(long byMs) {
+        FilmView.Moment m = film.moment().get();
+        MatchRecord r = desk.openRecord().get();
+        if (m == null || r == null || r.films().isEmpty()) {
+            return;
+        }
+        change(f -> Drawings.held(f, m.time(), byMs));
+        Drawings.of(angles.film(desk.openRecord().get())).stream()
+                .filter(d -> d.shownAt(m.time()))
+                .findFirst()
+                .ifPresent(d -> desk.notices().done(Words.of("draw.held", d.heldMs() / 1000.0)));
     }
 
     private void press(MouseEvent e) {
@@ -143,10 +158,10 @@ final class Sketch extends Pane {
 
     private void change(UnaryOperator<FilmRef> change) {
         MatchRecord r = desk.openRecord().get();
-        List<FilmRef> after = new ArrayList<>(r.films());
-        after.set(0, change.apply(after.get(0)));
-        if (!after.equals(r.films())) {
-            desk.edit(new Edit.SetFilms(r.films(), after));
+        FilmRef before = angles.film(r);
+        FilmRef after = change.apply(before);
+        if (!after.equals(before)) {
+            desk.edit(angles.put(r, after));
         }
     }
 
@@ -156,21 +171,20 @@ final class Sketch extends Pane {
         return Math.max(0, Math.min(1, v));
     }
 
-    /** Draws what belongs to the moment on screen. */
-    void draw() {
+    /** What is drawn on the moment on screen. */
+    List<Drawing.Mark> marks() {
         MatchRecord r = desk.openRecord().get();
         FilmView.Moment m = film.moment().get();
-        List<Drawing.Mark> marks = new ArrayList<>();
-        if (r != null && m != null && !r.films().isEmpty()) {
-            marks.addAll(marksAt(r.films().get(0), m.time()));
-        }
+        return r == null || m == null || r.films().isEmpty() ? List.of() : marksAt(angles.film(r), m.time());
+    }
+
+    /** Draws what belongs to the moment on screen. */
+    final void draw() {
+        List<Drawing.Mark> marks = new ArrayList<>(marks());
         if (begun != null) {
             marks.add(begun);
         }
-        picture.setVisible(!marks.isEmpty());
-        if (!marks.isEmpty() && getWidth() > 2 && getHeight() > 2) {
-            picture.setImage(image(marks));
-        }
+        show(marks);
     }
 
     private static List<Drawing.Mark> marksAt(FilmRef film, FilmTime f) {
@@ -180,21 +194,7 @@ final class Sketch extends Pane {
                 .toList();
     }
 
-    private WritableImage image(List<Drawing.Mark> marks) {
-        int w = (int) getWidth();
-        int h = (int) getHeight();
-        BufferedImage image = new BufferedImage(w, h, BufferedImage.TYPE_INT_ARGB_PRE);
-        Graphics2D g = image.createGraphics();
-        Rectangle2D p = film.pictureBounds();
-        painter.paint(g, marks, p.getMinX(), p.getMinY(), p.getWidth(), p.getHeight());
-        g.dispose();
-        WritableImage shown = new WritableImage(w, h);
-        int[] pixels = ((DataBufferInt) image.getRaster().getDataBuffer()).getData();
-        shown.getPixelWriter().setPixels(0, 0, w, h, PixelFormat.getIntArgbPreInstance(), pixels, 0, w);
-        return shown;
-    }
-
-    private java.awt.Color colour(Corner who) {
+    private static java.awt.Color colour(Desk desk, Corner who) {
         Color c = who == null ? Look.ALARM : desk.colour(desk.openRecord().get(), who);
         return new java.awt.Color((float) c.getRed(), (float) c.getGreen(), (float) c.getBlue());
     }

@@ -4,6 +4,7 @@ import farglass.desk.shell.Desk;
 import farglass.desk.shell.Words;
 import farglass.match.Edit;
 import farglass.match.MatchRecord;
+import farglass.match.OpenEnd;
 import farglass.match.PositionLine;
 import farglass.match.ReplayMerge;
 import farglass.match.Span;
@@ -72,7 +73,7 @@ final class TagEdits {
             }
             desk.edit(merged);
         } else {
-            desk.edit(Edit.addAll(record(), named));
+            desk.edit(OpenEnd.keep(record(), tags));
         }
     }
 

@@ -1,5 +1,6 @@
 package farglass.desk.phrase;
 
+import farglass.check.SecondPass;
 import farglass.desk.shell.Ui;
 import farglass.desk.shell.Words;
 import farglass.lexicon.Lexicon;
@@ -15,6 +16,7 @@ import farglass.phrase.Reading;
 import farglass.time.Clock;
 import farglass.time.MatchTime;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.function.BiConsumer;
 import java.util.function.BiFunction;
@@ -49,6 +51,8 @@ public final class PhraseLine extends VBox {
     private final Supplier<Optional<MatchTime>> now;
     private final BiFunction<MatchRecord, Corner, Color> colours;
     private final BiConsumer<String, List<Tag>> keep;
+    private Supplier<Optional<SecondPass.Question>> asks = Optional::empty;
+    private BiConsumer<SecondPass.Question, SecondPass.Choice> answer = (q, c) -> {};
     private LikelyNext model;
     private MatchTime begun;
     private Reading last;
@@ -90,6 +94,16 @@ public final class PhraseLine extends VBox {
         showLikely();
     }
 
+    /**
+     * Sets who asks about tags that are there already: while a question is open, its answers stand where the likely next
+     * tags do, and digits choose among them.
+     */
+    public void asks(
+            Supplier<Optional<SecondPass.Question>> asks, BiConsumer<SecondPass.Question, SecondPass.Choice> answer) {
+        this.asks = asks;
+        this.answer = answer;
+    }
+
     public TextField field() {
         return field;
     }
@@ -111,10 +125,15 @@ public final class PhraseLine extends VBox {
     }
 
     private void keyTyped(KeyEvent e) {
-        if (isEmpty() && e.getCharacter().matches("[1-" + LIKELY + "]")) {
+        if (isEmpty() && e.getCharacter().matches("[1-9]")) {
             int n = e.getCharacter().charAt(0) - '1';
             e.consume();
-            if (n < likely.size()) {
+            Optional<SecondPass.Question> question = asks.get();
+            if (question.isPresent()) {
+                if (n < question.get().choices().size()) {
+                    answer.accept(question.get(), question.get().choices().get(n));
+                }
+            } else if (n < likely.size()) {
                 choose(likely.get(n));
             }
         } else if (isEmpty() && COMMAND_SIGNS.contains(e.getCharacter())) {
@@ -224,12 +243,35 @@ public final class PhraseLine extends VBox {
         }
     }
 
+    private void showQuestion(SecondPass.Question question) {
+        Label heading = Ui.label(Words.of("pass.asks." + question.asks().name().toLowerCase(Locale.ROOT)), "heading");
+        heading.setMinWidth(USE_PREF_SIZE);
+        choices.getChildren().setAll(heading);
+        int n = 1;
+        for (SecondPass.Choice c : question.choices()) {
+            Button b = Ui.button(c.words(), () -> answer.accept(question, c), "choice");
+            b.setFocusTraversable(false);
+            HBox one = new HBox(5, Ui.label(Integer.toString(n++), "key"), b);
+            one.setAlignment(Pos.CENTER_LEFT);
+            choices.getChildren().add(one);
+        }
+    }
+
     private void showLikely() {
+        Optional<SecondPass.Question> question = asks.get();
+        if (question.isPresent()) {
+            showQuestion(question.get());
+            return;
+        }
         MatchRecord r = record.get();
         Optional<MatchTime> t = now.get();
         likely = model == null || r == null || t.isEmpty()
                 ? List.of()
-                : model.after(PositionLine.of(r, lexicon).current(t.get()).orElse(null), r, LIKELY);
+                : model.after(
+                        PositionLine.of(r, lexicon).current(t.get()).orElse(null),
+                        LikelyNext.before(r, t.get(), lexicon),
+                        r,
+                        LIKELY);
         Label heading = Ui.label(Words.of("phrase.likely"), "heading");
         heading.setMinWidth(USE_PREF_SIZE);
         choices.getChildren().setAll(heading);

@@ -5,11 +5,10 @@ import farglass.desk.shell.Words;
 import farglass.plan.Assignment;
 import farglass.plan.Plan;
 import farglass.print.PlanPage;
+import farglass.store.WholeFile;
 import farglass.store.json.PlanJson;
 import java.io.IOException;
-import java.nio.file.Files;
 import java.nio.file.Path;
-import java.nio.file.StandardCopyOption;
 
 /** Writes the open plan to a file, in the background. */
 final class PlanExport {
@@ -34,11 +33,7 @@ final class PlanExport {
 
     void json(Path path) {
         Plan p = desk.plan().get();
-        write(path, target -> {
-            Path part = target.resolveSibling(target.getFileName() + ".part");
-            Files.writeString(part, PlanJson.write(p));
-            Files.move(part, target, StandardCopyOption.REPLACE_EXISTING);
-        });
+        write(path, target -> WholeFile.write(target, PlanJson.write(p)));
     }
 
     private void write(Path path, Writing writing) {

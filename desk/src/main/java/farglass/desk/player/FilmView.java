@@ -4,6 +4,7 @@ import farglass.desk.shell.Ui;
 import farglass.film.Box;
 import farglass.film.FilmInfo;
 import farglass.film.Player;
+import farglass.film.sound.SoundPlayer;
 import farglass.time.FilmTime;
 import java.nio.ByteBuffer;
 import java.nio.file.Path;
@@ -39,7 +40,11 @@ public final class FilmView extends StackPane {
     private final ObjectProperty<FilmInfo> info = new SimpleObjectProperty<>();
     private final BooleanProperty playing = new SimpleBooleanProperty();
     private final DoubleProperty speed = new SimpleDoubleProperty(1);
+    private final BooleanProperty muted = new SimpleBooleanProperty();
+    private final Zoom zoom = new Zoom();
     private Player player;
+    private SoundPlayer sound;
+    private Path path;
     private Screen screen;
     private Consumer<String> onProblem = m -> {};
 
@@ -55,6 +60,16 @@ public final class FilmView extends StackPane {
         picture.setManaged(false);
         getChildren().addAll(picture, message);
         setMinSize(0, 0);
+        javafx.scene.shape.Rectangle edge = new javafx.scene.shape.Rectangle();
+        edge.widthProperty().bind(widthProperty());
+        edge.heightProperty().bind(heightProperty());
+        setClip(edge);
+        zoom.listen(this, this::pictureBounds, this::requestLayout);
+        muted.addListener((o, was, is) -> {
+            if (sound != null) {
+                sound.mute(is);
+            }
+        });
     }
 
     /** Opens a film in place of the one shown; null shows {@code text} alone. */
@@ -62,6 +77,7 @@ public final class FilmView extends StackPane {
         close();
         message.setText(text);
         if (path != null) {
+            this.path = path;
             screen = new Screen();
             player = new Player(path, screen);
             player.speed(speed.get());
@@ -100,6 +116,33 @@ public final class FilmView extends StackPane {
         }
     }
 
+    /** Whether the film is shown without its sound. */
+    public BooleanProperty muted() {
+        return muted;
+    }
+
+    /** How near the picture is looked at. */
+    public Zoom zoom() {
+        return zoom;
+    }
+
+    private void addSound() {
+        sound = new SoundPlayer(path);
+        sound.mute(muted.get());
+        SoundPlayer mine = sound;
+        player.sound(new Player.Sound() {
+            @Override
+            public void play(long filmMs, double factor) {
+                mine.play(filmMs, factor);
+            }
+
+            @Override
+            public void stop() {
+                mine.stop();
+            }
+        });
+    }
+
     /** Frees the film. The decoding thread is waited for elsewhere, not by the interface thread. */
     public void close() {
         if (player != null) {
@@ -110,6 +153,11 @@ public final class FilmView extends StackPane {
             closer.start();
             player = null;
         }
+        if (sound != null) {
+            sound.close();
+            sound = null;
+        }
+        zoom.whole();
         picture.setImage(null);
         info.set(null);
         moment.set(null);
@@ -126,12 +174,12 @@ public final class FilmView extends StackPane {
         boolean turned = i.rotation() % 180 != 0;
         double w = turned ? getHeight() : getWidth();
         double h = turned ? getWidth() : getHeight();
-        double scale = Math.min(w / i.width(), h / i.height());
+        double scale = Math.min(w / i.width(), h / i.height()) * zoom.factor();
         picture.setFitWidth(i.width() * scale);
         picture.setFitHeight(i.height() * scale);
         picture.setRotate(i.rotation());
-        picture.setX((getWidth() - i.width() * scale) / 2);
-        picture.setY((getHeight() - i.height() * scale) / 2);
+        picture.setX(zoom.begin(getWidth(), i.width() * scale, zoom.x()));
+        picture.setY(zoom.begin(getHeight(), i.height() * scale, zoom.y()));
     }
 
     /** Where the picture lies in this view; empty while there is none. */
@@ -172,6 +220,9 @@ public final class FilmView extends StackPane {
             later(() -> {
                 description = opened;
                 info.set(opened);
+                if (opened.audio()) {
+                    addSound();
+                }
                 message.setText("");
                 requestLayout();
             });

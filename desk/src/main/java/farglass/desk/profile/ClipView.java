@@ -1,60 +1,54 @@
 package farglass.desk.profile;
 
-import farglass.desk.film.TagText;
 import farglass.desk.player.FilmView;
+import farglass.desk.player.MomentView;
+import farglass.desk.reel.ReelExport;
 import farglass.desk.shell.Desk;
 import farglass.desk.shell.Ui;
 import farglass.desk.shell.Words;
-import farglass.film.Player;
 import farglass.match.MatchRecord;
-import farglass.match.Tag;
 import farglass.stats.Trial;
-import farglass.time.Clock;
-import farglass.time.FilmTime;
 import java.nio.file.Files;
-import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Consumer;
+import javafx.animation.PauseTransition;
+import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
-import javafx.scene.layout.Region;
-import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
+import javafx.util.Duration;
 
-/** Plays the moment a dot stands for, two seconds before to five after, again and again. */
+/** The moment a dot stands for, or all moments of a claim one after the other. */
 final class ClipView extends VBox {
-    private static final long BEFORE_MS = 2000;
-    private static final long AFTER_MS = 5000;
+    private static final Duration EACH = Duration.seconds(7);
+
     private final Desk desk;
-    private final FilmView film = new FilmView();
-    private final Label caption = Ui.prose("", "body");
-    private Path openPath;
-    private String shownMatch;
+    private final MomentView moment;
+    private final ReelExport export;
+    private final Label place = Ui.label("", "soft");
+    private final HBox steps;
+    private final PauseTransition next = new PauseTransition(EACH);
+    private List<Trial> row = List.of();
+    private int at;
 
     /** @param toFilm opens a match in the film station */
     ClipView(Desk desk, Consumer<String> toFilm) {
-        super(8);
+        super(4);
         this.desk = desk;
-        StackPane screen = new StackPane(film);
-        screen.getStyleClass().add("screen");
-        screen.setMinHeight(230);
-        screen.setPrefHeight(252);
-        film.open(null, Words.of("clip.hint"));
-        Button open = Ui.button(
-                Words.of("clip.open"),
-                () -> {
-                    if (shownMatch != null) {
-                        toFilm.accept(shownMatch);
-                    }
-                },
-                "choice");
-        open.setMinWidth(Region.USE_PREF_SIZE);
-        HBox below = new HBox(10, Ui.grow(caption), open);
-        caption.setMaxWidth(Double.MAX_VALUE);
-        caption.setMinHeight(38);
-        getChildren().addAll(screen, below);
+        this.export = new ReelExport(desk);
+        this.moment = new MomentView(desk, Words.of("clip.hint"), (match, tag) -> toFilm.accept(match));
+        Button back = Ui.button(Words.of("clip.back"), () -> step(-1), "choice");
+        Button forth = Ui.button(Words.of("clip.next"), () -> step(1), "choice");
+        forth.setId("clip-next");
+        place.setId("clip-place");
+        steps = new HBox(8, back, forth, place);
+        steps.setAlignment(Pos.CENTER_LEFT);
+        steps.setVisible(false);
+        steps.managedProperty().bind(steps.visibleProperty());
+        next.setOnFinished(e -> step(1));
+        getChildren().addAll(moment, steps);
     }
 
     String describe(Trial t) {
@@ -62,56 +56,60 @@ final class ClipView extends VBox {
         if (match.isEmpty() || t.index() >= match.get().tags().size()) {
             return t.tag().match();
         }
-        MatchRecord r = match.get();
-        Tag tag = r.tags().get(t.index());
-        TagText text = TagText.of(r, tag, desk.lexicon());
-        String date = r.details().date() == null ? "" : r.details().date() + ", ";
-        return Words.of(
-                "clip.caption",
-                r.details().a().surname(),
-                r.details().b().surname(),
-                date,
-                Clock.tenths(t.t().ms()),
-                text.line());
+        return export.describe(match.get(), t.index());
     }
 
+    /** One moment, over and over. */
     void play(Trial t) {
-        caption.setText(describe(t));
-        shownMatch = t.tag().match();
-        Optional<MatchRecord> match = desk.match(t.tag().match());
-        if (match.isEmpty() || match.get().films().isEmpty()) {
-            show(null, Words.of("clip.no-film"));
+        next.stop();
+        steps.setVisible(false);
+        show(t);
+    }
+
+    private void show(Trial t) {
+        desk.match(t.tag().match())
+                .ifPresentOrElse(
+                        r -> moment.play(r, t.t(), t.index(), describe(t)), () -> moment.say(Words.of("clip.no-film")));
+    }
+
+    /** Every moment with film, one after the other. */
+    void playAll(List<Trial> trials) {
+        List<Trial> filmed = trials.stream().filter(this::hasFilm).toList();
+        if (filmed.isEmpty()) {
+            next.stop();
+            steps.setVisible(false);
+            moment.say(Words.of("clip.none", trials.size()));
             return;
         }
-        MatchRecord r = match.get();
-        Path path = desk.filmPath(r);
-        List<FilmTime> places = r.clock().filmTimes(t.t());
-        if (!Files.exists(path)) {
-            show(null, Words.of("clip.not-there"));
-        } else if (places.isEmpty()) {
-            show(null, Words.of("clip.no-time"));
-        } else {
-            show(path, Words.of("film.opening"));
-            FilmTime at = places.get(0);
-            film.player().loop(new Player.Loop(at.plus(-BEFORE_MS), at.plus(AFTER_MS)));
-            film.player().play();
-        }
+        row = filmed;
+        at = -1;
+        steps.setVisible(true);
+        step(1);
     }
 
-    private void show(Path path, String text) {
-        if (path == null || !path.equals(openPath)) {
-            film.open(path, text);
-            openPath = path;
+    /** The next of the row, or the one before; nothing where there is no row. */
+    void step(int by) {
+        if (!steps.isVisible()) {
+            return;
         }
+        at = Math.floorMod(at + by, row.size());
+        place.setText(Words.of("clip.place", at + 1, row.size()));
+        show(row.get(at));
+        next.playFromStart();
+    }
+
+    boolean hasFilm(Trial t) {
+        return desk.match(t.tag().match())
+                .filter(r -> !r.films().isEmpty() && Files.exists(desk.filmPath(r)))
+                .isPresent();
     }
 
     void pause() {
-        if (film.player() != null) {
-            film.player().pause();
-        }
+        next.stop();
+        moment.pause();
     }
 
     FilmView film() {
-        return film;
+        return moment.film();
     }
 }

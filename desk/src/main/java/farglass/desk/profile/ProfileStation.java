@@ -1,141 +1,157 @@
 package farglass.desk.profile;
 
-import farglass.desk.claim.ClaimRow;
+import farglass.ask.Asked;
+import farglass.desk.chart.ChartPage;
+import farglass.desk.claim.Deeds;
+import farglass.desk.reel.Cut;
+import farglass.desk.reel.ReelExport;
 import farglass.desk.shell.Desk;
+import farglass.desk.shell.Keys;
 import farglass.desk.shell.Station;
 import farglass.desk.shell.Ui;
 import farglass.desk.shell.Words;
-import farglass.desk.tide.TideLine;
 import farglass.match.MatchRecord;
-import farglass.match.Result;
 import farglass.plan.PinnedClaim;
+import farglass.profile.Answer;
+import farglass.profile.Claim;
+import farglass.profile.Comparison;
+import farglass.profile.Page;
+import farglass.profile.Profile;
+import farglass.profile.Question;
+import farglass.profile.Report;
 import farglass.stats.Grade;
-import farglass.tendency.Claim;
+import farglass.stats.Trial;
 import farglass.tendency.Evidence;
 import farglass.tendency.Filter;
-import farglass.tendency.Profile;
+import farglass.tendency.Flows;
 import java.io.File;
 import java.nio.file.Path;
-import java.time.LocalDate;
 import java.util.List;
+import java.util.concurrent.Callable;
+import java.util.function.Consumer;
+import java.util.function.Function;
+import javafx.application.Platform;
 import javafx.beans.property.SimpleStringProperty;
 import javafx.beans.property.StringProperty;
 import javafx.beans.value.ObservableValue;
+import javafx.collections.ListChangeListener;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
-import javafx.scene.control.ComboBox;
-import javafx.scene.control.DatePicker;
+import javafx.scene.control.Button;
 import javafx.scene.control.Label;
-import javafx.scene.control.ListCell;
 import javafx.scene.control.ListView;
-import javafx.scene.control.ScrollPane;
-import javafx.scene.control.ToggleButton;
-import javafx.scene.control.ToggleGroup;
-import javafx.scene.layout.FlowPane;
+import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.HBox;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import javafx.stage.FileChooser;
-import javafx.util.StringConverter;
 
-/** Claims about one athlete. */
-public final class ProfileStation implements Station {
-    private static final long SEED = 1;
-    private static final double TIDE_WIDTH = 124;
-    private static final double TIDE_HEIGHT = 34;
-
+/** What one athlete does: a page for every question, and the film behind every mark. */
+public final class ProfileStation implements Station, Keys.Bound, Deeds {
     private final Desk desk;
+    private final Runnable toFilm;
+    private final Workings workings;
     private final Label question = Ui.label("", "question");
     private final Label basis = Ui.label("", "soft");
-    private final ComboBox<String> athlete = new ComboBox<>();
-    private final ToggleGroup attire = new ToggleGroup();
-    private final DatePicker from = Ui.datePicker();
-    private final DatePicker to = Ui.datePicker();
-    private final ListView<Claim> claims = new ListView<>();
     private final Label strength = Ui.label("", "soft");
-    private final Runnable toFilm;
+    private final Label name = Ui.label("", "heading");
+    private final ProfileFilters filters;
+    private final AskLine ask;
+    private final PageRail rail;
+    private final PageList list;
+    private final ChartPage chart;
+    private final ComparePage compare;
+    private final ReportPage report;
+    private final StackPane middle = new StackPane();
     private final ClipView clip;
-    private final FlowPane tides = new FlowPane(12, 8);
+    private final MatchTides tides;
+    private final HandOver handOver;
     private final StringProperty status = new SimpleStringProperty("");
-    private final VBox view;
+    private final Keys keys = new Keys();
+    private final VBox page;
+    private final StackPane view = new StackPane();
     private boolean visible;
     private boolean stale = true;
-    private boolean filling;
+    /** The question in words that is answered at the moment, or null when a page is. */
+    private String asked;
+    /** The claims shown last, with the analyst's own; null before. */
+    private List<Claim> found;
+
+    private Evidence evidence;
+    /** What the filter leaves at the moment; null before. */
+    private Evidence counted;
 
     /** @param toFilm goes to the film station */
     public ProfileStation(Desk desk, Runnable toFilm) {
         this.desk = desk;
         this.toFilm = toFilm;
+        this.workings = new Workings(desk.lexicon());
         this.clip = new ClipView(desk, this::open);
-        view = layout();
+        this.tides = new MatchTides(desk, this::open);
+        this.filters = new ProfileFilters(desk, desk.profiled(), "", this::changed, () -> ids(counted));
+        this.list = new PageList(desk, this, clip::playAll);
+        list.setId("claims");
+        this.chart = new ChartPage(desk, this::changed);
+        chart.onPlay(clip::playAll);
+        this.compare = new ComparePage(desk, new PageList(desk, this, clip::playAll), this::changed);
+        this.handOver = new HandOver(desk);
+        this.report = new ReportPage(
+                desk,
+                new PageList(desk, this, clip::playAll),
+                this::changed,
+                r -> handOver.chooseReport(r, view.getScene().getWindow()));
+        this.ask = new AskLine(desk, this::ask, () -> ask(null));
+        this.rail = new PageRail(desk, p -> ask(null));
+        keys.on("Ctrl+F", "keys.profile.ask", ask::begin)
+                .on("F3", "keys.profile.next", () -> rail.step(1))
+                .on("Shift+F3", "keys.profile.previous", () -> rail.step(-1))
+                .on("Enter", "keys.profile.play", this::onClaim, () -> playAll(chosen()))
+                .on("Alt+P", "keys.profile.pin", () -> withChosen(this::pin))
+                .on("Alt+J", "keys.profile.judge", () -> withChosen(this::judge))
+                .on("Alt+N", "keys.profile.own", this::ownClaim)
+                .on("Alt+H", "keys.profile.hand-over", this::handOver)
+                .on("Alt+Right", "keys.profile.clip", () -> clip.step(1))
+                .on("Alt+Left", "keys.profile.clip-back", () -> clip.step(-1))
+                .on("Ctrl+Z", "keys.undo", () -> stepPlan(-1))
+                .on("Ctrl+Shift+Z", "keys.redo", () -> stepPlan(1));
+        page = layout();
+        view.getChildren().add(page);
         view.setId("station-profile");
-        desk.matches().addListener((javafx.collections.ListChangeListener<MatchRecord>) c -> changed());
+        page.addEventFilter(KeyEvent.KEY_PRESSED, keys::handle);
+        desk.matches().addListener((ListChangeListener<MatchRecord>) c -> changed());
         desk.profiled().addListener((o, was, is) -> changed());
         desk.assignment().addListener((o, was, is) -> changed());
-        desk.plan().addListener((o, was, is) -> claims.refresh());
+        desk.plan().addListener((o, was, is) -> judged());
     }
 
     private VBox layout() {
-        HBox head = new HBox(14, question, Ui.spring(), basis);
+        HBox head = new HBox(
+                10,
+                question,
+                Ui.spring(),
+                basis,
+                named("own-claim", Ui.button(Words.of("own.button"), this::ownClaim, "choice")),
+                named("hand-over", Ui.button(Words.of("hand-over.button"), this::handOver, "strong-button")));
         head.setAlignment(Pos.CENTER_LEFT);
-        athlete.setConverter(names());
-        athlete.setId("profile-athlete");
-        athlete.valueProperty().addListener((o, was, is) -> {
-            if (!filling && is != null) {
-                desk.profiled().set(is);
-            }
-        });
-        HBox filters = new HBox(8, athlete);
-        for (String code : List.of("all", "gi", "no-gi")) {
-            ToggleButton b = new ToggleButton(Words.of("attire." + code));
-            b.setToggleGroup(attire);
-            b.setUserData(code.equals("all") ? null : code);
-            b.setSelected(code.equals("all"));
-            b.getStyleClass().add("chip");
-            b.setId("attire-" + code);
-            filters.getChildren().add(b);
-        }
-        attire.selectedToggleProperty().addListener((o, was, is) -> {
-            if (is == null) {
-                was.setSelected(true);
-            } else {
-                changed();
-            }
-        });
-        from.setPromptText(Words.of("profile.from"));
-        to.setPromptText(Words.of("profile.to"));
-        for (DatePicker p : List.of(from, to)) {
-            p.setPrefWidth(140);
-            p.valueProperty().addListener((o, was, is) -> changed());
-        }
-        filters.getChildren().addAll(from, to, Ui.spring(), Ui.label(Words.of("profile.half-life"), "soft"));
-        filters.setAlignment(Pos.CENTER_LEFT);
-        claims.setId("claims");
-        claims.getStyleClass().add("claims");
-        claims.setCellFactory(v -> new Cell());
-        claims.setPlaceholder(Ui.empty(Words.of("profile.empty")));
-        VBox left = Ui.sheet(Words.of("profile.claims"), strength, Ui.grow(claims));
-        ScrollPane scroll = new ScrollPane(tides);
-        scroll.setFitToWidth(true);
-        VBox matches = Ui.sheet(Words.of("profile.matches"), null, Ui.grow(scroll));
+        VBox sheet = new VBox(6, new HBox(8, name, Ui.spring(), strength), Ui.grow(middle));
+        sheet.getStyleClass().add("sheet");
         VBox clips = Ui.sheet(Words.of("profile.clip"), null, clip);
-        VBox right = new VBox(12, clips, Ui.grow(matches));
-        right.setMinWidth(440);
-        right.setMaxWidth(440);
-        return new VBox(10, head, filters, Ui.grow(new HBox(12, Ui.grow(left), right)));
+        VBox right = new VBox(12, clips, Ui.grow(Ui.sheet(Words.of("profile.matches"), null, Ui.grow(tides))));
+        right.setMinWidth(380);
+        right.setMaxWidth(380);
+        return new VBox(8, head, filters, ask, Ui.grow(new HBox(10, rail, Ui.grow(sheet), right)));
     }
 
-    private StringConverter<String> names() {
-        return new StringConverter<>() {
-            @Override
-            public String toString(String id) {
-                return id == null ? "" : desk.nameOf(id);
-            }
+    private static Button named(String id, Button button) {
+        button.setId(id);
+        button.setMinWidth(Region.USE_PREF_SIZE);
+        return button;
+    }
 
-            @Override
-            public String fromString(String s) {
-                return s;
-            }
-        };
+    private String surname(String who) {
+        String full = desk.nameOf(who);
+        return full.substring(full.lastIndexOf(' ') + 1);
     }
 
     @Override
@@ -149,6 +165,11 @@ public final class ProfileStation implements Station {
     }
 
     @Override
+    public Keys keys() {
+        return keys;
+    }
+
+    @Override
     public ObservableValue<String> status() {
         return status;
     }
@@ -159,6 +180,7 @@ public final class ProfileStation implements Station {
         if (stale) {
             compute();
         }
+        Platform.runLater(list::requestFocus);
     }
 
     @Override
@@ -174,40 +196,148 @@ public final class ProfileStation implements Station {
         }
     }
 
-    private Filter filter() {
-        LocalDate asOf =
-                desk.assignment().get() == null ? null : desk.assignment().get().date();
-        return Filter.ALL
-                .attire((String) attire.getSelectedToggle().getUserData())
-                .dates(from.getValue(), to.getValue())
-                .asOf(asOf);
+    /** The plan holds another judgement, pin or claim: the same numbers are shown anew. */
+    private void judged() {
+        if (visible && rail.here().equals(PageRail.CLAIMS) && asked == null && found != null) {
+            list.show(
+                    found,
+                    Workings.own(evidence, desk.profiled().get(), desk.plan().get()));
+        }
+        list.refresh();
+    }
+
+    /** Answers a question in words, or with null shows the page again. */
+    private void ask(String text) {
+        asked = text;
+        rail.shown(text == null);
+        changed();
+    }
+
+    /** Shows a page by its name: CLAIMS, CHART, COMPARE, REPORT or that of a {@link Question}. */
+    public void go(String pageName) {
+        rail.go(pageName);
+    }
+
+    /** Answers a question in the words of the phrase line. */
+    public void answer(String text) {
+        ask(text);
     }
 
     private void compute() {
         stale = false;
-        filling = true;
-        athlete.getItems().setAll(desk.athletes().keySet());
-        athlete.setValue(desk.profiled().get());
-        filling = false;
+        filters.fill();
+        compare.fill();
+        report.fill();
         String who = desk.profiled().get();
         if (who == null) {
             question.setText(Words.of("profile.question.none"));
             return;
         }
-        question.setText(Words.of("profile.question", desk.nameOf(who)));
+        String here = rail.here();
+        String key = "page." + here;
+        question.setText(asked == null ? desk.claimWriter().question(key, surname(who)) : asked);
+        name.setText(asked == null ? desk.claimWriter().name(key) : Words.of("ask.heading"));
         List<MatchRecord> records = List.copyOf(desk.matches());
-        Filter filter = filter();
+        Filter filter = filters.filter();
+        run(asked == null ? work(here, records, who, filter) : answerTo(asked, records, who, filter));
         desk.background()
-                .compute(
-                        "profile",
-                        () -> Profile.of(records, who, filter, desk.lexicon(), SEED),
-                        this::show,
-                        e -> desk.notices().problem(Words.of("profile.failed", e.getMessage())));
+                .compute("profile-basis", () -> workings.evidence(records, who, filter), this::showBasis, this::failed);
     }
 
-    private void show(Profile p) {
-        double minutes = p.evidence().exposureMs() / 60_000.0;
-        basis.setText(Words.of("profile.basis", p.evidence().matches().size(), Math.round(minutes)));
+    /** Gives what to show once it has been worked out. */
+    private Callable<Runnable> work(String here, List<MatchRecord> records, String who, Filter filter) {
+        return switch (here) {
+            case PageRail.CLAIMS ->
+                () -> {
+                    Profile p = workings.profile(records, who, filter);
+                    return () -> showClaims(p);
+                };
+            case PageRail.CHART -> {
+                String over = chart.over();
+                yield () -> {
+                    Flows flows = workings.flows(records, who, filter);
+                    Flows second = over == null ? null : workings.flows(records, over, filter);
+                    return () -> {
+                        chart.show(flows, second);
+                        show(chart);
+                    };
+                };
+            }
+            case PageRail.COMPARE -> {
+                String other = compare.other();
+                Filter ofOther = compare.filter();
+                yield () -> {
+                    Comparison c = workings.comparison(records, who, filter, other, ofOther);
+                    return () -> {
+                        compare.show(c);
+                        show(compare);
+                    };
+                };
+            }
+            case PageRail.REPORT -> {
+                Filter narrowed = report.narrowed(filter);
+                yield () -> {
+                    Report r = workings.report(records, who, narrowed);
+                    return () -> {
+                        report.show(r);
+                        show(report);
+                    };
+                };
+            }
+            default ->
+                () -> {
+                    Page made = workings.page(records, who, filter, Question.valueOf(here));
+                    return () -> {
+                        list.show(made);
+                        show(list);
+                    };
+                };
+        };
+    }
+
+    private Callable<Runnable> answerTo(String text, List<MatchRecord> records, String who, Filter filter) {
+        Asked read = Asked.read(text, desk.lexicon(), desk.athletes(), filter);
+        return () -> {
+            Answer answer = workings.answer(records, who, read);
+            return () -> {
+                list.show(answer);
+                show(list);
+            };
+        };
+    }
+
+    private void run(Callable<Runnable> work) {
+        desk.background().compute("profile", work, Runnable::run, this::failed);
+    }
+
+    private void failed(Exception e) {
+        desk.notices().problem(Words.of("profile.failed", e.getMessage()));
+    }
+
+    private void show(Node page) {
+        strength.setVisible(page == list && asked == null && rail.here().equals(PageRail.CLAIMS));
+        if (middle.getChildren().isEmpty() || middle.getChildren().get(0) != page) {
+            boolean had = middle.getChildren().isEmpty() || hasFocus(middle);
+            middle.getChildren().setAll(page);
+            if (had) {
+                // else the keyboard would go to nobody
+                page.requestFocus();
+            }
+        }
+    }
+
+    private static boolean hasFocus(Node within) {
+        Node n = within.getScene() == null ? null : within.getScene().getFocusOwner();
+        while (n != null && n != within) {
+            n = n.getParent();
+        }
+        return n != null;
+    }
+
+    private void showClaims(Profile p) {
+        found = p.claims();
+        evidence = p.evidence();
+        counted = evidence;
         int strong = p.graded(Grade.STRONG).size();
         status.set(Words.of("profile.status", strong));
         strength.setText(Words.of(
@@ -215,26 +345,20 @@ public final class ProfileStation implements Station {
                 strong,
                 p.graded(Grade.FAIR).size(),
                 p.graded(Grade.THIN).size()));
-        claims.getItems().setAll(p.claims());
-        tides.getChildren().clear();
-        for (Evidence.Seen seen : p.evidence().matches()) {
-            tides.getChildren().add(tide(seen));
-        }
+        list.show(found, Workings.own(evidence, p.athlete(), desk.plan().get()));
+        show(list);
     }
 
-    private Node tide(Evidence.Seen seen) {
-        MatchRecord r = seen.record();
-        boolean ours = desk.colourOf(desk.profiled().get()).equals(farglass.desk.shell.Look.OURS);
-        TideLine line = TideLine.small(
-                desk.lexicon(), r, ours ? seen.corner() : seen.corner().other());
-        line.setMinSize(TIDE_WIDTH, TIDE_HEIGHT);
-        line.setPrefSize(TIDE_WIDTH, TIDE_HEIGHT);
-        String year =
-                r.details().date() == null ? "" : r.details().date().toString().substring(0, 7);
-        VBox box = new VBox(1, line, Ui.label(year + ", " + result(seen), "legend"));
-        box.setOnMouseClicked(e -> open(r.id()));
-        box.getStyleClass().add("clickable");
-        return box;
+    private static List<String> ids(Evidence e) {
+        return e == null
+                ? List.of()
+                : e.matches().stream().map(s -> s.record().id()).toList();
+    }
+
+    private void showBasis(Evidence e) {
+        counted = e;
+        basis.setText(Words.of("profile.basis", e.matches().size(), Math.round(e.exposureMs() / 60_000.0)));
+        tides.show(e);
     }
 
     private void open(String match) {
@@ -242,30 +366,111 @@ public final class ProfileStation implements Station {
         toFilm.run();
     }
 
-    private static String result(Evidence.Seen seen) {
-        Result result = seen.record().details().result();
-        if (result == null) {
-            return Words.of("result.open");
-        }
-        if (result.winner() == null) {
-            return Words.of("result.draw");
-        }
-        return Words.of(
-                result.winner() == seen.corner() ? "result.won" : "result.lost",
-                result.method().code());
+    private Claim chosen() {
+        return list.getSelectionModel().getSelectedItem() instanceof PageRow.One one ? one.claim() : null;
     }
 
-    private void pin(Claim c) {
-        String who = desk.profiled().get();
+    private boolean onClaim() {
+        return list.isFocused() && chosen() != null;
+    }
+
+    private void withChosen(Consumer<Claim> deed) {
+        if (chosen() == null) {
+            desk.notices().done(Words.of("profile.choose"));
+        } else {
+            deed.accept(chosen());
+        }
+    }
+
+    private void stepPlan(int by) {
+        if (hasPlan()) {
+            desk.stepPlan(by);
+        }
+    }
+
+    private boolean hasPlan() {
         if (desk.plan().get() == null) {
             desk.notices().done(Words.of("claim.no-plan"));
-            return;
+            return false;
         }
-        PinnedClaim pinned = PinnedClaim.of(who, c, desk.claimWriter());
-        desk.changePlan(p -> p.isPinned(who, c.id()) ? p.unpin(pinned) : p.pin(pinned));
+        return true;
     }
 
-    private void chooseReel(Claim c) {
+    @Override
+    public String describe(Trial t) {
+        return clip.describe(t);
+    }
+
+    @Override
+    public void play(Trial t) {
+        clip.play(t);
+    }
+
+    @Override
+    public void playAll(Claim c) {
+        clip.playAll(c.trials());
+    }
+
+    @Override
+    public void pin(Claim c) {
+        if (hasPlan()) {
+            String who = desk.profiled().get();
+            PinnedClaim pinned = PinnedClaim.of(who, c, desk.claimWriter());
+            desk.changePlan(p -> p.isPinned(who, c.id()) ? p.unpin(pinned) : p.pin(pinned));
+        }
+    }
+
+    @Override
+    public void judge(Claim c) {
+        if (hasPlan()) {
+            lay(close -> new JudgeSheet(desk, c, close));
+        }
+    }
+
+    private void ownClaim() {
+        if (hasPlan()) {
+            // of the athlete and filter in sight, whichever page is open
+            List<MatchRecord> matches = counted == null
+                    ? List.of()
+                    : counted.matches().stream().map(Evidence.Seen::record).toList();
+            lay(close -> new OwnClaimSheet(desk, matches, close));
+        }
+    }
+
+    /** The whole profile is worked out first: a page alone is not enough to hand over. */
+    private void handOver() {
+        String who = desk.profiled().get();
+        if (who == null) {
+            return;
+        }
+        List<MatchRecord> records = List.copyOf(desk.matches());
+        Filter filter = filters.filter();
+        desk.background()
+                .compute(
+                        "hand-over",
+                        () -> workings.profile(records, who, filter),
+                        p -> lay(close -> new HandOverSheet(
+                                desk,
+                                handOver,
+                                p,
+                                Workings.own(p.evidence(), who, desk.plan().get()),
+                                close)),
+                        this::failed);
+    }
+
+    private void lay(Function<Runnable, Node> sheet) {
+        Node[] laid = new Node[1];
+        laid[0] = sheet.apply(() -> {
+            view.getChildren().remove(laid[0]);
+            list.requestFocus();
+        });
+        view.getChildren().removeIf(n -> n != page);
+        view.getChildren().add(laid[0]);
+        laid[0].requestFocus();
+    }
+
+    @Override
+    public void reel(Claim c) {
         FileChooser chooser = new FileChooser();
         chooser.setInitialFileName(desk.profiled().get() + "." + c.id() + ".mp4");
         File file = chooser.showSaveDialog(view.getScene().getWindow());
@@ -276,16 +481,16 @@ public final class ProfileStation implements Station {
 
     /** Writes the moments of a claim as a film; the outcome is told in a notice. */
     public void writeReel(Claim c, Path target) {
-        new ReelExport(desk, clip::describe).write(c, target);
+        List<Cut> cuts =
+                c.trials().stream().map(t -> Cut.of(t.tag().match(), t.index())).toList();
+        new ReelExport(desk).write(desk.claimWriter().sentence(c), cuts, true, target);
     }
 
     /** Plays the first dot of a claim that has film; for pictures of the station. */
     public boolean playFirst() {
-        for (Claim c : claims.getItems()) {
-            for (var t : c.trials()) {
-                if (desk.match(t.tag().match())
-                        .filter(r -> !r.films().isEmpty() && java.nio.file.Files.exists(desk.filmPath(r)))
-                        .isPresent()) {
+        for (Claim c : list.claims()) {
+            for (Trial t : c.trials()) {
+                if (clip.hasFilm(t)) {
                     clip.play(t);
                     return true;
                 }
@@ -294,32 +499,24 @@ public final class ProfileStation implements Station {
         return false;
     }
 
-    public ListView<Claim> claims() {
-        return claims;
+    /** Brings a claim of the page into view and chooses it. */
+    public void show(Claim c) {
+        PageRow row = new PageRow.One(c);
+        list.scrollTo(row);
+        list.getSelectionModel().select(row);
     }
 
-    private final class Cell extends ListCell<Claim> {
-        @Override
-        protected void updateItem(Claim c, boolean empty) {
-            super.updateItem(c, empty);
-            if (empty || c == null) {
-                setGraphic(null);
-                return;
-            }
-            boolean pinned = desk.plan().get() != null
-                    && desk.plan().get().isPinned(desk.profiled().get(), c.id());
-            ClaimRow row = new ClaimRow(
-                    c,
-                    desk.claimWriter(),
-                    desk.colourOf(desk.profiled().get()),
-                    pinned,
-                    clip::describe,
-                    clip::play,
-                    ProfileStation.this::pin,
-                    ProfileStation.this::chooseReel);
-            row.prefWidthProperty().bind(claims.widthProperty().subtract(36));
-            row.maxWidthProperty().bind(claims.widthProperty().subtract(36));
-            setGraphic(row);
-        }
+    /** The claims in sight, in their order. */
+    public List<Claim> claims() {
+        return list.claims();
+    }
+
+    public ListView<?> list() {
+        return list;
+    }
+
+    /** Hands a profile over as files; see {@link HandOver}. */
+    public HandOver handing() {
+        return handOver;
     }
 }

@@ -3,14 +3,17 @@ package farglass.desk.shell;
 import farglass.lexicon.Lexicon;
 import farglass.match.Corner;
 import farglass.match.Edit;
+import farglass.match.FilmRef;
 import farglass.match.MatchAthlete;
 import farglass.match.MatchRecord;
 import farglass.phrase.LikelyNext;
 import farglass.plan.Assignment;
 import farglass.plan.Plan;
+import farglass.profile.ClaimWriter;
+import farglass.rules.Ruleset;
+import farglass.rules.Rulesets;
 import farglass.store.Library;
 import farglass.store.LibraryException;
-import farglass.tendency.ClaimWriter;
 import java.nio.file.Path;
 import java.time.Clock;
 import java.util.ArrayDeque;
@@ -43,9 +46,11 @@ import javafx.scene.paint.Color;
 public final class Desk implements AutoCloseable {
     private final Library library;
     private final Clock clock;
-    private final Lexicon lexicon = Lexicon.builtIn();
+    private final OwnLexicon ownLexicon;
+    private final Lexicon lexicon;
     private final ClaimWriter claims = new ClaimWriter(Locale.ENGLISH);
     private final Background background = new Background();
+    private final Settings settings;
     private final Notices notices = new Notices();
     private final ObservableList<MatchRecord> matches = FXCollections.observableArrayList();
     private final ObservableList<Assignment> assignments = FXCollections.observableArrayList();
@@ -54,6 +59,7 @@ public final class Desk implements AutoCloseable {
     private final ObjectProperty<Plan> plan = new SimpleObjectProperty<>();
     private final ObjectProperty<LikelyNext> likely = new SimpleObjectProperty<>();
     private final StringProperty profiled = new SimpleStringProperty();
+    private final OwnRules rules;
     private final StringProperty filmArrived = new SimpleStringProperty();
     private final Deque<Assignment> earlier = new ArrayDeque<>();
     private boolean stepping;
@@ -61,15 +67,21 @@ public final class Desk implements AutoCloseable {
     private Map<String, String> athletes;
 
     /** A library and what was read of it. */
-    public record Content(Library library, List<MatchRecord> matches, List<Assignment> assignments) {
+    public record Content(
+            Library library, List<MatchRecord> matches, List<Assignment> assignments, Map<String, String> settings) {
         public static Content of(Library library) throws LibraryException {
-            return new Content(library, library.matches(), library.assignments());
+            return new Content(library, library.matches(), library.assignments(), library.settings());
         }
     }
 
     public Desk(Content content, Clock clock) {
         this.library = content.library();
         this.clock = clock;
+        this.settings = new Settings(content.settings(), library, background, notices);
+        library.author(settings.get(Settings.NAME).orElse(System.getProperty("user.name")));
+        this.rules = new OwnRules(settings, notices);
+        this.ownLexicon = new OwnLexicon(settings, notices);
+        this.lexicon = ownLexicon.inUse();
         matches.addListener((javafx.collections.ListChangeListener<MatchRecord>) c -> athletes = null);
         matches.setAll(content.matches());
         assignments.setAll(content.assignments());
@@ -130,12 +142,32 @@ public final class Desk implements AutoCloseable {
         return lexicon;
     }
 
+    /** The team's own terms, which hold from the next start on. */
+    public OwnLexicon ownLexicon() {
+        return ownLexicon;
+    }
+
     public ClaimWriter claimWriter() {
         return claims;
     }
 
     public Background background() {
         return background;
+    }
+
+    /** The rulesets at hand, the user's own first. */
+    public ReadOnlyObjectProperty<Rulesets> rulesets() {
+        return rules.all();
+    }
+
+    /** Keeps a ruleset of the user's own. */
+    public void keep(Ruleset own) {
+        rules.keep(own);
+    }
+
+    /** What the user has set. */
+    public Settings settings() {
+        return settings;
     }
 
     public Notices notices() {
@@ -198,6 +230,23 @@ public final class Desk implements AutoCloseable {
     /** Where the first film of a record lies. */
     public Path filmPath(MatchRecord r) {
         return library.folder().resolve(r.films().get(0).file());
+    }
+
+    /** Where a film lies. */
+    public Path filmPath(FilmRef film) {
+        return library.folder().resolve(film.file());
+    }
+
+    /** Changes a record that need not be the open one: shown at once, written in order. */
+    public void edit(String match, Edit edit) {
+        if (open.get() != null && open.get().id().equals(match)) {
+            edit(edit);
+            return;
+        }
+        match(match).ifPresent(r -> {
+            show(edit.apply(r));
+            background.write(() -> library.apply(match, edit), kept -> {}, e -> wentWrong(match, e));
+        });
     }
 
     /** Athletes of the library by id, with their names. */
@@ -346,14 +395,15 @@ public final class Desk implements AutoCloseable {
 
     /** Changes the plan that is open: shown at once, kept as a new version. */
     public void changePlan(UnaryOperator<Plan> change) {
-        Plan next = change.apply(plan.get());
-        if (next.equals(plan.get())) {
+        Plan before = plan.get();
+        Plan next = change.apply(before);
+        if (next.equals(before)) {
             return;
         }
         plan.set(next);
         background.write(
                 () -> {
-                    library.save(next);
+                    library.save(before, next);
                     return next;
                 },
                 kept -> {},

@@ -1,6 +1,7 @@
 package farglass.desk.shell;
 
 import farglass.desk.assignment.AssignmentStation;
+import farglass.desk.check.CheckStation;
 import farglass.desk.film.FilmStation;
 import farglass.desk.plan.PlanStation;
 import farglass.desk.profile.ProfileStation;
@@ -35,6 +36,13 @@ public final class Shell {
         FilmStation film = new FilmStation(desk);
         stations.add(new AssignmentStation(desk, () -> go(film)));
         stations.add(film);
+        stations.add(new CheckStation(desk, (match, tag) -> {
+            desk.openMatch(match);
+            go(film);
+            if (tag >= 0) {
+                film.show(tag);
+            }
+        }));
         stations.add(new ProfileStation(desk, () -> go(film)));
         stations.add(new PlanStation(desk));
         root.setId("shell");
@@ -52,6 +60,14 @@ public final class Shell {
         root.setLeft(rail);
         root.setCenter(middle);
         root.addEventFilter(KeyEvent.KEY_PRESSED, this::keyPressed);
+        for (Station s : stations) {
+            if (s instanceof Keys.Bound bound) {
+                bound.keys()
+                        .chosen(
+                                id -> desk.settings().get("key." + s.name() + "." + id),
+                                (id, keys) -> desk.settings().set("key." + s.name() + "." + id, keys));
+            }
+        }
         go(stations.get(0));
     }
 
@@ -111,21 +127,19 @@ public final class Shell {
     private void keySheet() {
         if (page.lookup("#key-sheet") != null) {
             page.getChildren().removeIf(n -> "key-sheet".equals(n.getId()));
+            // the keyboard goes back to the station
+            current.shown();
             return;
         }
-        List<Keys.Line> lines = new ArrayList<>();
+        List<Keys.Line> fixed = new ArrayList<>();
         for (int i = 0; i < stations.size(); i++) {
-            lines.add(new Keys.Line(
+            fixed.add(Keys.Line.fixed(
                     "Ctrl+" + (i + 1),
                     Words.of("keys.station", Words.of(stations.get(i).name()))));
         }
-        lines.add(new Keys.Line("F1", Words.of("keys.sheet")));
-        if (current instanceof Keys.Bound bound) {
-            lines.addAll(bound.keys().lines());
-        }
-        Node sheet = Keys.sheet(lines, this::keySheet);
-        sheet.setId("key-sheet");
-        page.getChildren().add(sheet);
+        fixed.add(Keys.Line.fixed("F1", Words.of("keys.sheet")));
+        Keys keys = current instanceof Keys.Bound bound ? bound.keys() : null;
+        page.getChildren().add(new KeySheet(fixed, keys, this::keySheet));
     }
 
     public void go(Station s) {

@@ -96,9 +96,7 @@ final class TidePainter {
                 hatch(at(s.at()), at(s.matchEnd()), Words.of("tide.replay"));
             }
         }
-        if (!record.clock().isEmpty()) {
-            record.clock().gaps(record.end()).forEach(gap -> hatch(at(gap.from()), at(gap.to()), Words.of("tide.gap")));
-        }
+        record.filmGaps().forEach(gap -> hatch(at(gap.from()), at(gap.to()), Words.of("tide.gap")));
     }
 
     private void hatch(double from, double to, String word) {

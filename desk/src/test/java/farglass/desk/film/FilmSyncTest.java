@@ -38,7 +38,7 @@ class FilmSyncTest {
     @Test
     void onePointMapsTheWholeFilmAndUndoTakesItBack() {
         MatchRecord r = record();
-        FilmSync.Synced first = FilmSync.add(r, point(12_000, 2_000), FILM);
+        FilmSync.Synced first = FilmSync.add(r, 0, point(12_000, 2_000), FILM);
         MatchRecord synced = first.edit().apply(r);
         assertThat(first.breaks()).isEmpty();
         assertThat(synced.clock().matchTime(FilmTime.ofMs(110_000))).contains(MatchTime.ofMs(100_000));
@@ -48,8 +48,8 @@ class FilmSyncTest {
 
     @Test
     void pointsAreKeptAndASecondOneFindsTheStoppage() {
-        MatchRecord r = FilmSync.add(record(), point(10_000, 0), FILM).edit().apply(record());
-        FilmSync.Synced second = FilmSync.add(r, point(110_000, 80_000), FILM);
+        MatchRecord r = FilmSync.add(record(), 0, point(10_000, 0), FILM).edit().apply(record());
+        FilmSync.Synced second = FilmSync.add(r, 0, point(110_000, 80_000), FILM);
         MatchRecord synced = second.edit().apply(r);
         assertThat(second.breaks()).hasSize(1);
         assertThat(second.breaks().get(0).lostMs()).isEqualTo(20_000);
@@ -59,8 +59,9 @@ class FilmSyncTest {
 
     @Test
     void aPointAtTheSamePlaceReplacesTheOldOne() {
-        MatchRecord r = FilmSync.add(record(), point(10_000, 0), FILM).edit().apply(record());
-        MatchRecord again = FilmSync.add(r, point(10_200, 1_000), FILM).edit().apply(r);
+        MatchRecord r = FilmSync.add(record(), 0, point(10_000, 0), FILM).edit().apply(record());
+        MatchRecord again =
+                FilmSync.add(r, 0, point(10_200, 1_000), FILM).edit().apply(r);
         assertThat(FilmSync.points(again.films().get(0))).containsExactly(point(10_200, 1_000));
     }
 }

@@ -3,6 +3,8 @@ package farglass.film.proxy;
 import farglass.film.FilmException;
 import farglass.film.FilmFile;
 import farglass.film.FilmInfo;
+import farglass.film.FullDisk;
+import farglass.film.Whole;
 import farglass.time.FilmTime;
 import java.io.IOException;
 import java.nio.ByteBuffer;
@@ -76,8 +78,9 @@ public record Proxy(Path folder, Path film, FilmInfo info) {
                 progress.accept((i + 1.0) / pieces());
             }
         } catch (IOException e) {
-            throw new FilmException("The quick copy of " + film.getFileName() + " could not be written ("
-                    + e.getMessage() + "). The film can be used without it. Make room on the disk and open it again.");
+            throw new FilmException(
+                    "The quick copy of " + film.getFileName() + " could not be written (" + FullDisk.reason(folder, e)
+                            + "). The film can be used without it. Make room on the disk and open it again.");
         }
     }
 
@@ -85,11 +88,18 @@ public record Proxy(Path folder, Path film, FilmInfo info) {
         Path part = folder.resolve(index + ".part.mp4");
         try {
             if (encode(source, index, part, cancelled)) {
+                Whole.check(part, pictures(index));
                 Files.move(part, piece(index), StandardCopyOption.REPLACE_EXISTING);
             }
         } finally {
             Files.deleteIfExists(part);
         }
+    }
+
+    /** How many pictures a piece has. */
+    private int pictures(long index) {
+        long ms = Math.min(PIECE_MS, info.durationMs() - index * PIECE_MS);
+        return (int) ((ms + STEP_MS - 1) / STEP_MS);
     }
 
     private boolean encode(FilmFile source, long index, Path part, BooleanSupplier cancelled)

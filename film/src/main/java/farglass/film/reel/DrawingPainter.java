@@ -9,6 +9,7 @@ import java.awt.Color;
 import java.awt.Graphics2D;
 import java.awt.RenderingHints;
 import java.awt.geom.AffineTransform;
+import java.awt.geom.Arc2D;
 import java.awt.geom.Area;
 import java.awt.geom.Ellipse2D;
 import java.awt.geom.Line2D;
@@ -76,21 +77,35 @@ public final class DrawingPainter {
             case LINE -> rimmed(g, new Line2D.Double(x1, y1, x2, y2), colour, stroke);
             case RING -> rimmed(g, ellipse(m, x, y, w, h), colour, stroke);
             case ARROW -> arrow(g, x1, y1, x2, y2, colour, stroke, HEAD * h);
-            case TEXT -> {
-                if (letters == null) {
-                    letters = new Lettering(Typeface.SANS_SEMIBOLD);
-                }
-                double size = LETTERS * h;
-                double width = letters.width(m.text() == null ? "" : m.text(), size);
-                g.setColor(RIM);
-                g.fill(new Rectangle2D.Double(x1 - size * 0.3, y1 - size * 0.95, width + size * 0.6, size * 1.3));
-                g.setColor(colour.darker());
-                letters.draw(g, m.text() == null ? "" : m.text(), x1, y1, size);
-            }
+            case TEXT -> words(g, m.text() == null ? "" : m.text(), x1, y1, LETTERS * h, colour);
+            case ANGLE -> angle(g, x1, y1, x2, y2, colour, stroke, LETTERS * h);
             case SPOTLIGHT -> {
                 // painted before all others
             }
         }
+    }
+
+    private void words(Graphics2D g, String text, double x, double y, double size, Color colour) {
+        if (letters == null) {
+            letters = new Lettering(Typeface.SANS_SEMIBOLD);
+        }
+        double width = letters.width(text, size);
+        g.setColor(RIM);
+        g.fill(new Rectangle2D.Double(x - size * 0.3, y - size * 0.95, width + size * 0.6, size * 1.3));
+        g.setColor(colour.darker());
+        letters.draw(g, text, x, y, size);
+    }
+
+    /** Both legs of the angle, its arc, and its degrees from the upright, 0 to 180. */
+    private void angle(
+            Graphics2D g, double x1, double y1, double x2, double y2, Color colour, float stroke, double size) {
+        double length = Math.hypot(x2 - x1, y2 - y1);
+        double degrees = Math.toDegrees(Math.atan2(x2 - x1, y1 - y2));
+        rimmed(g, new Line2D.Double(x1, y1, x1, y1 - length), colour, stroke);
+        rimmed(g, new Line2D.Double(x1, y1, x2, y2), colour, stroke);
+        double r = length * 0.35;
+        rimmed(g, new Arc2D.Double(x1 - r, y1 - r, 2 * r, 2 * r, 90, -degrees, Arc2D.OPEN), colour, stroke * 0.7f);
+        words(g, Math.round(Math.abs(degrees)) + "°", x1 + size * 0.5, y1 + size * 1.2, size, colour);
     }
 
     /** A light rim, so that a mark stands out from any ground. */

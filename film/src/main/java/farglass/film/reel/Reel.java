@@ -91,32 +91,12 @@ public final class Reel {
             g.setColor(SOFT);
             sans.draw(g, (index + 1) + " of " + clips.size(), MARGIN, MARGIN + 10, 18);
             g.setColor(INK);
-            double y = HEIGHT / 2.0 - 20;
-            for (String line : wrapped(c.title())) {
-                serif.draw(g, line, MARGIN, y, 36);
-                y += 46;
-            }
+            double top = HEIGHT / 2.0 - 20;
+            List<Cards.Line> lines = Cards.lines(serif, c.title(), 36, WIDTH - 2 * MARGIN);
+            lines.forEach(l -> serif.draw(g, l.text(), MARGIN, top + l.below(), 36));
             g.setColor(SOFT);
-            sans.draw(g, c.line(), MARGIN, y, 20);
+            sans.draw(g, c.line(), MARGIN, top + lines.get(lines.size() - 1).below() + 46, 20);
             g.dispose();
-        }
-
-        private List<String> wrapped(String text) {
-            List<String> lines = new java.util.ArrayList<>();
-            StringBuilder line = new StringBuilder();
-            for (String word : text.split(" ")) {
-                String longer = line.isEmpty() ? word : line + " " + word;
-                if (!line.isEmpty() && serif.width(longer, 36) > WIDTH - 2 * MARGIN) {
-                    lines.add(line.toString());
-                    line.setLength(0);
-                    line.append(word);
-                } else {
-                    line.setLength(0);
-                    line.append(longer);
-                }
-            }
-            lines.add(line.toString());
-            return lines.subList(0, Math.min(3, lines.size()));
         }
 
         private void picture(BufferedImage image, Clip c, long shownMs) throws FilmException {

@@ -2,6 +2,7 @@ package farglass.film.studio;
 
 import farglass.film.FilmException;
 import farglass.film.Mp4Writer;
+import farglass.film.sound.HallSound;
 import farglass.lexicon.Lexicon;
 import farglass.match.MatchRecord;
 import farglass.time.ClockMap;
@@ -61,6 +62,7 @@ public final class Footage {
                         target,
                         frames,
                         (image, i) -> scene.draw(image, FilmTime.ofMs(Math.round(i * 1000 / rate))),
+                        new HallSound(record, map)::fill,
                         progress,
                         cancelled);
     }

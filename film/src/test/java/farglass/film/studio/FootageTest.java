@@ -97,8 +97,8 @@ class FootageTest {
             assertThat(opened.info().codec()).isEqualTo("h264");
             assertThat(opened.info().durationMs()).isCloseTo(expected, org.assertj.core.api.Assertions.within(50L));
         }
-        // half a megabyte a minute is what keeps six minutes under three
-        assertThat(Files.size(film)).isLessThan(expected * 3_000_000L / 360_000L);
+        // half a megabyte a minute of picture and a quarter of sound keep five minutes under four
+        assertThat(Files.size(film)).isLessThan(expected * 4_000_000L / 320_000L);
     }
 
     @Test

@@ -3,9 +3,11 @@ package farglass.store.json;
 import com.fasterxml.jackson.core.JsonProcessingException;
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.ObjectMapper;
+import farglass.match.Coded;
 import farglass.match.Edit;
 import farglass.match.FilmRef;
 import farglass.match.MatchRecord;
+import farglass.match.RecordKind;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -23,6 +25,16 @@ public final class EditJson {
     public static String write(Edit edit, MatchRecord record) {
         try {
             return JSON.writeValueAsString(plain(edit, record));
+        } catch (JsonProcessingException e) {
+            throw new IllegalStateException("edit cannot be written", e);
+        }
+    }
+
+    /** The single edits that an edit is made of, as plain values. */
+    public static List<Object> edits(Edit edit, MatchRecord record) {
+        try {
+            Map<String, Object> m = plain(edit, record);
+            return m.get("edits") instanceof List<?> parts ? List.copyOf(parts) : List.of(m);
         } catch (JsonProcessingException e) {
             throw new IllegalStateException("edit cannot be written", e);
         }
@@ -52,6 +64,10 @@ public final class EditJson {
             m.put("edit", "films");
             m.put("before", head(record.withFilms(s.before())));
             m.put("after", head(record.withFilms(s.after())));
+        } else if (edit instanceof Edit.SetKind k) {
+            m.put("edit", "kind");
+            m.put("before", k.before().code());
+            m.put("after", k.after().code());
         } else if (edit instanceof Edit.Batch b) {
             m.put("edit", "batch");
             List<Object> parts = new ArrayList<>();
@@ -86,6 +102,7 @@ public final class EditJson {
                 List<FilmRef> before = whole(f, "before").films();
                 yield new Edit.SetFilms(before, whole(f, "after").films());
             }
+            case "kind" -> new Edit.SetKind(kind(f, "before"), kind(f, "after"));
             case "batch" -> {
                 List<Edit> edits = new ArrayList<>();
                 for (int i = 0; i < f.need("edits").size(); i++) {
@@ -95,6 +112,11 @@ public final class EditJson {
             }
             default -> throw f.error("edit", "\"" + kind + "\" is not a known edit");
         };
+    }
+
+    private static RecordKind kind(Fields f, String field) throws FormatException {
+        return Coded.parse(RecordKind.class, f.needText(field))
+                .orElseThrow(() -> f.error(field, "is not a kind of record"));
     }
 
     private static int index(Fields f, String field) throws FormatException {

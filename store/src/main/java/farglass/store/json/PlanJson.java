@@ -5,9 +5,12 @@ import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.ObjectMapper;
 import farglass.plan.Assignment;
 import farglass.plan.Fork;
+import farglass.plan.Judgement;
+import farglass.plan.OwnClaim;
 import farglass.plan.PinnedClaim;
 import farglass.plan.Plan;
 import farglass.stats.Grade;
+import farglass.stats.TagRef;
 import java.time.LocalDate;
 import java.time.format.DateTimeParseException;
 import java.util.ArrayList;
@@ -34,6 +37,8 @@ public final class PlanJson {
         m.put("pinned", p.pinned().stream().map(PlanJson::claim).toList());
         m.put("tree", p.openings().stream().map(PlanJson::fork).toList());
         m.put("remarks", p.remarks());
+        m.put("judgements", p.judgements().stream().map(PlanJson::judgement).toList());
+        m.put("ownClaims", p.own().stream().map(PlanJson::own).toList());
         return text(m);
     }
 
@@ -56,6 +61,68 @@ public final class PlanJson {
         m.put("hi", finite(c.hi()));
         m.put("grade", c.grade().name().toLowerCase(Locale.ROOT));
         return m;
+    }
+
+    private static Map<String, Object> judgement(Judgement j) {
+        Map<String, Object> m = new LinkedHashMap<>();
+        m.put("athlete", j.athlete());
+        m.put("claim", j.claim());
+        m.put("wording", j.wording());
+        m.put("doubt", j.doubt());
+        m.put("remark", j.remark());
+        return m;
+    }
+
+    private static Map<String, Object> own(OwnClaim o) {
+        Map<String, Object> m = new LinkedHashMap<>();
+        m.put("id", o.id());
+        m.put("athlete", o.athlete());
+        m.put("sentence", o.sentence());
+        m.put(
+                "tags",
+                o.tags().stream()
+                        .map(t -> Map.of("match", t.match(), "tag", t.tag()))
+                        .toList());
+        return m;
+    }
+
+    /** Older plans have none. */
+    private static List<Fields> optional(Fields f, String field) throws FormatException {
+        JsonNode nodes = f.get(field);
+        List<Fields> list = new ArrayList<>();
+        for (int i = 0; nodes != null && i < nodes.size(); i++) {
+            list.add(Fields.of(nodes.get(i), f.path(field) + "/" + i));
+        }
+        return list;
+    }
+
+    private static List<Judgement> judgements(Fields f) throws FormatException {
+        List<Judgement> list = new ArrayList<>();
+        for (Fields j : optional(f, "judgements")) {
+            list.add(new Judgement(
+                    j.needText("athlete"),
+                    j.needText("claim"),
+                    j.needText("wording"),
+                    j.needText("doubt"),
+                    j.needText("remark")));
+        }
+        return list;
+    }
+
+    private static List<OwnClaim> ownClaims(Fields f) throws FormatException {
+        List<OwnClaim> list = new ArrayList<>();
+        for (Fields o : optional(f, "ownClaims")) {
+            String id = o.needText("id");
+            if (!id.matches("own\\.\\d{1,6}")) {
+                throw o.error("id", "\"" + id + "\" is not own. and a number");
+            }
+            List<TagRef> tags = new ArrayList<>();
+            for (Fields t : optional(o, "tags")) {
+                tags.add(new TagRef(t.needText("match"), t.needText("tag")));
+            }
+            list.add(new OwnClaim(id, o.needText("athlete"), o.needText("sentence"), tags));
+        }
+        return list;
     }
 
     private static Double finite(double v) {
@@ -86,7 +153,9 @@ public final class PlanJson {
                 f.needText("them"),
                 claims(f, "pinned"),
                 forks(f, "tree"),
-                remarks == null ? "" : remarks);
+                remarks == null ? "" : remarks,
+                judgements(f),
+                ownClaims(f));
     }
 
     private static List<PinnedClaim> claims(Fields f, String field) throws FormatException {

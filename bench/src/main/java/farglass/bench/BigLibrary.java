@@ -1,0 +1,96 @@
+package farglass.bench;
+
+import farglass.lexicon.Lexicon;
+import farglass.match.MatchAthlete;
+import farglass.match.MatchRecord;
+import farglass.match.Tag;
+import farglass.match.TagInfo;
+import farglass.simulate.DemoLibrary;
+import farglass.time.MatchTime;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+
+/** Many long matches: made-up ones laid end to end until there are enough tags. */
+final class BigLibrary {
+    /** The athlete whose profile is measured. */
+    static final String STUDIED = "studied";
+
+    private static final int TAGS_A_MATCH = 150;
+    private static final int CORNERS = 60;
+    private static final int TEAMS = 25;
+
+    private final Lexicon lexicon;
+    private final List<MatchRecord> raw = new ArrayList<>();
+    private int taken;
+    private long seed = DemoLibrary.SEED;
+
+    BigLibrary(Lexicon lexicon) {
+        this.lexicon = lexicon;
+    }
+
+    private MatchRecord next() {
+        if (taken == raw.size()) {
+            raw.addAll(DemoLibrary.matches(lexicon, seed++));
+        }
+        return raw.get(taken++);
+    }
+
+    /**
+     * @param matches wanted
+     * @param studied how many of them the studied athlete fights; spread evenly, always in corner A
+     */
+    List<MatchRecord> of(int matches, int studied) {
+        List<MatchRecord> all = new ArrayList<>();
+        long tags = 0;
+        for (int i = 0; i < matches; i++) {
+            boolean mine = (long) (i + 1) * studied / matches > (long) i * studied / matches;
+            MatchRecord r = match(i, mine, (i + 1L) * TAGS_A_MATCH - tags);
+            tags += r.tags().size();
+            all.add(r);
+        }
+        return all;
+    }
+
+    private MatchRecord match(int number, boolean mine, long wanted) {
+        MatchRecord first = next();
+        List<Tag> tags = new ArrayList<>();
+        long from = 0;
+        MatchRecord part = first;
+        while (true) {
+            boolean enough = tags.size() + part.tags().size() >= wanted;
+            for (Tag t : part.tags()) {
+                MatchTime at = MatchTime.ofMs(from + t.t().ms());
+                TagInfo info = TagInfo.withId("t" + (tags.size() + 1));
+                if (t instanceof Tag.Start && from > 0) {
+                    tags.add(new Tag.Resume(at, "STD", null, null, info));
+                } else if (t instanceof Tag.End && !enough) {
+                    tags.add(new Tag.Stop(at, "out-of-bounds", info));
+                } else {
+                    tags.add(t.at(at).with(info));
+                }
+            }
+            from += part.end().ms() + 1;
+            if (enough) {
+                break;
+            }
+            part = next();
+        }
+        MatchRecord.Details d = first.details();
+        MatchAthlete a = named(d.a(), mine ? STUDIED : "athlete-" + number % CORNERS);
+        MatchAthlete b = named(d.b(), "other-" + number % (CORNERS - 7));
+        return MatchRecord.of(
+                "big-" + number,
+                new MatchRecord.Details(
+                        d.date(), d.event(), d.round(), d.division(), d.attire(), d.ruleset(), from, a, b, d.result()),
+                List.of(),
+                tags);
+    }
+
+    private static MatchAthlete named(MatchAthlete a, String id) {
+        Map<String, Object> extra = new LinkedHashMap<>(a.extra());
+        extra.put("team", "team-" + Math.floorMod(id.hashCode(), TEAMS));
+        return new MatchAthlete(id, id, a.marker(), a.colour(), extra);
+    }
+}

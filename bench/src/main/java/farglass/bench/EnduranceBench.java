@@ -1,0 +1,151 @@
+package farglass.bench;
+
+import farglass.film.FilmInfo;
+import farglass.film.Player;
+import farglass.film.proxy.Proxy;
+import farglass.film.proxy.ProxyReader;
+import farglass.film.proxy.ProxyStore;
+import farglass.film.sound.SoundPlayer;
+import farglass.lexicon.Lexicon;
+import farglass.match.Edit;
+import farglass.match.MatchRecord;
+import farglass.match.Tag;
+import farglass.simulate.DemoLibrary;
+import farglass.store.Library;
+import farglass.time.FilmTime;
+import farglass.time.MatchTime;
+import java.nio.ByteBuffer;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Clock;
+import java.util.List;
+import java.util.Locale;
+import java.util.Random;
+import java.util.concurrent.CompletableFuture;
+
+/**
+ * Hours at the film: plays, steps, scrubs, opens the film anew and tags by script, and looks at the memory of the whole
+ * process every minute. Without an argument two hours.
+ */
+final class EnduranceBench {
+    private static final long MINUTE_MS = 60_000;
+    /** Until then caches fill and the machine's compiler works. */
+    private static final int SETTLED_MINUTES = 5;
+
+    private final Random random = new Random(3);
+    private long acts;
+
+    void run(Path folder, int minutes) throws Exception {
+        Path film = folder.resolve("hard.mp4");
+        ScrubBench.write(film);
+        Lexicon lexicon = Lexicon.builtIn();
+        try (Library library = Library.open(folder.resolve("long.farglass"), Clock.systemUTC())) {
+            List<MatchRecord> matches = DemoLibrary.matches(lexicon, DemoLibrary.SEED);
+            library.addAll(matches);
+            String match = matches.get(0).id();
+            long settled = 0;
+            long most = 0;
+            for (int minute = 0; minute < minutes; minute++) {
+                minute(film, folder, library, match);
+                long now = residentKb();
+                if (minute == SETTLED_MINUTES || minutes <= SETTLED_MINUTES && minute == 0) {
+                    settled = now;
+                }
+                most = Math.max(most, now);
+                System.out.printf(
+                        Locale.ROOT, "EnduranceBench minute %3d  %6.1f MB  %d acts%n", minute + 1, now / 1024.0, acts);
+            }
+            System.out.printf(
+                    Locale.ROOT,
+                    "EnduranceBench %d minutes, %d acts: settled at %.1f MB, most %.1f MB, at the end %.1f MB%n",
+                    minutes,
+                    acts,
+                    settled / 1024.0,
+                    most / 1024.0,
+                    residentKb() / 1024.0);
+        }
+    }
+
+    private void minute(Path path, Path folder, Library library, String match) throws Exception {
+        CompletableFuture<FilmInfo> opened = new CompletableFuture<>();
+        long end = System.nanoTime() + MINUTE_MS * 1_000_000;
+        try (Player player = new Player(path, new Nobody(opened));
+                SoundPlayer sound = new SoundPlayer(path)) {
+            FilmInfo info = opened.get();
+            Proxy proxy = new ProxyStore(folder.resolve("proxies"), Long.MAX_VALUE).of(path, info);
+            proxy.make(x -> {}, () -> false);
+            player.quick(new Quick(new ProxyReader(proxy)));
+            while (System.nanoTime() < end) {
+                act(player, info);
+                tag(library, match);
+                acts++;
+                Thread.sleep(40);
+            }
+        }
+    }
+
+    private void act(Player player, FilmInfo info) {
+        switch (random.nextInt(6)) {
+            case 0 -> player.seek(FilmTime.ofMs((long) (random.nextDouble() * info.durationMs())));
+            case 1 -> player.step(-1 - random.nextInt(5));
+            case 2 -> player.step(1);
+            case 3 -> {
+                player.speed(random.nextBoolean() ? 1 : 2);
+                player.play();
+            }
+            case 4 -> player.jump(-3000);
+            default -> player.toggle();
+        }
+    }
+
+    private void tag(Library library, String match) throws Exception {
+        MatchRecord r = library.match(match).orElseThrow();
+        Tag tag = Tag.Action.of(MatchTime.ofMs(random.nextInt(300_000)), farglass.match.Corner.A, "knee-cut");
+        library.apply(match, Edit.add(r, tag));
+        library.undo(match);
+    }
+
+    private static long residentKb() throws Exception {
+        for (String line : Files.readAllLines(Path.of("/proc/self/status"))) {
+            if (line.startsWith("VmRSS:")) {
+                return Long.parseLong(line.replaceAll("\\D", ""));
+            }
+        }
+        throw new IllegalStateException("this system does not say how much memory a process has");
+    }
+
+    private record Quick(ProxyReader reader) implements Player.Quick {
+        @Override
+        public boolean draw(long filmMs, ByteBuffer bgra) {
+            return reader.picture(filmMs, bgra);
+        }
+
+        @Override
+        public void close() {
+            reader.close();
+        }
+    }
+
+    /** Nobody looks. */
+    private record Nobody(CompletableFuture<FilmInfo> opening) implements Player.Screen {
+        @Override
+        public void opened(FilmInfo info) {
+            opening.complete(info);
+        }
+
+        @Override
+        public void show(int buffer, ByteBuffer bgra, int frame, FilmTime time) {
+            // nobody looks
+        }
+
+        @Override
+        public void playing(boolean now) {
+            // nobody looks
+        }
+
+        @Override
+        public void failed(String message) {
+            opening.completeExceptionally(new IllegalStateException(message));
+        }
+    }
+}

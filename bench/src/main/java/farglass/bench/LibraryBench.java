@@ -1,0 +1,180 @@
+package farglass.bench;
+
+import farglass.lexicon.Lexicon;
+import farglass.match.MatchRecord;
+import farglass.match.Outcome;
+import farglass.match.Tag;
+import farglass.profile.Profile;
+import farglass.profile.Question;
+import farglass.store.Library;
+import farglass.tendency.Filter;
+import farglass.tendency.LibraryIndex;
+import java.io.IOException;
+import java.nio.file.Path;
+import java.time.Clock;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Locale;
+import java.util.concurrent.Callable;
+
+/**
+ * Profiles from a library of 2,000 matches with 300,000 tags: warm, cold from disk in a process of its own, after one tag has
+ * changed, and how the cost grows.
+ */
+final class LibraryBench {
+    private static final int MATCHES = 2000;
+    private static final int ROUNDS = 9;
+    private static final double WARM_MS = 400;
+    private static final double COLD_MS = 3000;
+    private static final double CHANGED_MS = 100;
+    private static final int MEMORY_MB = 1024;
+    private static final int[] SIZES = {20, 63, 200, 632, 2000};
+    /** The studied athlete's share of the matches when the growth is measured. */
+    private static final double SHARE = 0.3;
+
+    private final Lexicon lexicon = Lexicon.builtIn();
+
+    void run(Path folder) throws Exception {
+        for (int studied : new int[] {60, 120}) {
+            List<MatchRecord> records = new BigLibrary(lexicon).of(MATCHES, studied);
+            long tags = records.stream().mapToLong(r -> r.tags().size()).sum();
+            System.out.printf(
+                    Locale.ROOT,
+                    "LibraryBench: %d tags in %d matches, %d of them the athlete's%n",
+                    tags,
+                    MATCHES,
+                    studied);
+            warm(records);
+            changed(records);
+            cold(folder.resolve("big-" + studied + ".farglass"), records);
+        }
+        growth();
+    }
+
+    private static double median(int rounds, Callable<?> work) throws Exception {
+        double[] ms = new double[rounds];
+        for (int i = 0; i < rounds; i++) {
+            long from = System.nanoTime();
+            work.call();
+            ms[i] = (System.nanoTime() - from) / 1e6;
+        }
+        Arrays.sort(ms);
+        return ms[rounds / 2];
+    }
+
+    private static void line(String what, double ms, double limit) {
+        System.out.printf(Locale.ROOT, "  %-46s %9.1f ms  limit %.0f ms: %.2f%n", what, ms, limit, ms / limit);
+    }
+
+    private void warm(List<MatchRecord> records) throws Exception {
+        LibraryIndex index = LibraryIndex.of(records, lexicon);
+        Callable<Profile> work = () -> Profile.of(index, BigLibrary.STUDIED, Filter.ALL, 1);
+        median(3, work);
+        line("whole profile, warm", median(ROUNDS, work), WARM_MS);
+    }
+
+    /** One try of the athlete turns from failed to completed and back; every page is made right again. */
+    private void changed(List<MatchRecord> records) throws Exception {
+        LibraryIndex[] index = {LibraryIndex.of(records, lexicon)};
+        List<MatchRecord> now = new ArrayList<>(records);
+        int at = 0;
+        while (!now.get(at).details().a().id().equals(BigLibrary.STUDIED) || tryIn(now.get(at)) < 0) {
+            at++;
+        }
+        int match = at;
+        double worst = 0;
+        Question slowest = null;
+        double sum = 0;
+        for (Question q : Question.values()) {
+            Callable<Object> work = () -> {
+                now.set(match, turned(now.get(match)));
+                index[0] = index[0].with(now);
+                return Profile.page(index[0], BigLibrary.STUDIED, Filter.ALL, 1, q);
+            };
+            median(3, work);
+            double ms = median(ROUNDS, work);
+            sum += ms;
+            if (ms > worst) {
+                worst = ms;
+                slowest = q;
+            }
+        }
+        line("a page after one tag changed, mean of all", sum / Question.values().length, CHANGED_MS);
+        line("the slowest page, " + slowest, worst, CHANGED_MS);
+    }
+
+    private static int tryIn(MatchRecord r) {
+        for (int i = 0; i < r.tags().size(); i++) {
+            if (r.tags().get(i) instanceof Tag.Action a && a.outcome() != null) {
+                return i;
+            }
+        }
+        return -1;
+    }
+
+    private static MatchRecord turned(MatchRecord r) {
+        int i = tryIn(r);
+        Tag.Action a = (Tag.Action) r.tags().get(i);
+        List<Tag> tags = new ArrayList<>(r.tags());
+        tags.set(i, a.result(a.completed() ? Outcome.STUFFED : Outcome.COMPLETED, 1, a.to(), a.until()));
+        return r.withTags(tags);
+    }
+
+    /** In a process of its own: from the start of the virtual machine to the profile. */
+    private void cold(Path file, List<MatchRecord> records) throws Exception {
+        try (Library library = Library.open(file, Clock.systemUTC())) {
+            library.addAll(records);
+        }
+        Process p = new ProcessBuilder(
+                        "java",
+                        "-Xmx" + MEMORY_MB + "m",
+                        "-XX:+UseParallelGC",
+                        "-cp",
+                        System.getProperty("java.class.path"),
+                        ColdProfile.class.getName(),
+                        file.toString())
+                .redirectErrorStream(true)
+                .start();
+        String said = new String(p.getInputStream().readAllBytes()).strip();
+        if (p.waitFor() != 0) {
+            throw new IOException(said);
+        }
+        String[] parts = said.lines().reduce((a, b) -> b).orElseThrow().split(" ");
+        line("cold: start, read from disk, whole profile", Double.parseDouble(parts[0]), COLD_MS);
+        System.out.printf(
+                Locale.ROOT,
+                "  %-46s %9.0f MB  limit %d MB: %.2f%n",
+                "  memory of that process at its highest",
+                Double.parseDouble(parts[1]),
+                MEMORY_MB,
+                Double.parseDouble(parts[1]) / MEMORY_MB);
+    }
+
+    /** Least squares of log cost on log tags. */
+    private void growth() throws Exception {
+        double sx = 0;
+        double sy = 0;
+        double sxx = 0;
+        double sxy = 0;
+        for (int size : SIZES) {
+            List<MatchRecord> records = new BigLibrary(lexicon).of(size, (int) Math.round(size * SHARE));
+            double tags = records.stream().mapToLong(r -> r.tags().size()).sum();
+            LibraryIndex index = LibraryIndex.of(records, lexicon);
+            Callable<Profile> work = () -> Profile.of(index, BigLibrary.STUDIED, Filter.ALL, 1);
+            median(2, work);
+            double ms = median(5, work);
+            double x = Math.log(tags);
+            double y = Math.log(ms);
+            sx += x;
+            sy += y;
+            sxx += x * x;
+            sxy += x * y;
+            System.out.printf(
+                    Locale.ROOT, "  %8.0f tags, %4.0f of the athlete's matches: %8.1f ms%n", tags, size * SHARE, ms);
+        }
+        int n = SIZES.length;
+        double slope = (n * sxy - sx * sy) / (n * sxx - sx * sx);
+        System.out.printf(Locale.ROOT, "  cost grows with tags to the power of %.2f (n log n here: 1.11)%n", slope);
+    }
+}

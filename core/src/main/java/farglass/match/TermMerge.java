@@ -1,0 +1,71 @@
+package farglass.match;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+
+/** Makes one term of two: tags that use the one use the other from then on. */
+public final class TermMerge {
+    private TermMerge() {}
+
+    /** The edit that rewrites a record's tags; empty when none uses the term. */
+    public static Optional<Edit> edit(MatchRecord record, String from, String to) {
+        List<Edit> edits = new ArrayList<>();
+        for (int i = 0; i < record.tags().size(); i++) {
+            Tag tag = record.tags().get(i);
+            Tag merged = merged(tag, from, to);
+            if (!merged.equals(tag)) {
+                edits.add(Edit.replace(record, i, merged));
+            }
+        }
+        return edits.isEmpty()
+                ? Optional.empty()
+                : Optional.of(edits.size() == 1 ? edits.get(0) : new Edit.Batch(edits));
+    }
+
+    private static Tag merged(Tag tag, String from, String to) {
+        if (tag instanceof Tag.Action a) {
+            return new Tag.Action(
+                    a.t(),
+                    a.by(),
+                    or(a.technique(), from, to),
+                    a.family(),
+                    a.sides(),
+                    a.outcome(),
+                    a.reached(),
+                    or(a.to(), from, to),
+                    a.until(),
+                    a.answer(),
+                    a.limb(),
+                    a.checks(),
+                    or(a.target(), from, to),
+                    a.believed(),
+                    a.info());
+        }
+        if (tag instanceof Tag.Position p) {
+            return new Tag.Position(
+                    p.t(),
+                    or(p.position(), from, to),
+                    p.holder(),
+                    p.guard(),
+                    p.side(),
+                    p.variant(),
+                    p.cause(),
+                    or(p.technique(), from, to),
+                    p.threat(),
+                    or(p.base(), from, to),
+                    p.info());
+        }
+        if (tag instanceof Tag.Grip g) {
+            return new Tag.Grip(
+                    g.t(), g.by(), or(g.grip(), from, to), g.hand(), g.depth(), g.until(), g.ended(), g.info());
+        }
+        return tag instanceof Tag.Resume s
+                ? new Tag.Resume(s.t(), or(s.position(), from, to), s.holder(), s.guard(), s.info())
+                : tag;
+    }
+
+    private static String or(String code, String from, String to) {
+        return from.equals(code) ? to : code;
+    }
+}

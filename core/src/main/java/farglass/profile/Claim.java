@@ -1,0 +1,125 @@
+package farglass.profile;
+
+import farglass.stats.Estimate;
+import farglass.stats.SideBias;
+import farglass.stats.Trial;
+import farglass.tendency.Level;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Set;
+
+/**
+ * One sentence about an athlete with the evidence behind it.
+ *
+ * @param id stable for athlete, kind and subject, so that a pinned claim is found again when the numbers change
+ * @param topic which question it answers
+ * @param template key of the sentence in the bundle {@code Claims}
+ * @param args words for the sentence, the athlete's surname first
+ * @param unit what its number counts
+ * @param estimate its number; for {@link Topic#NOT_SEEN} the interval is [0, upper bound]
+ * @param side for side claims, else null
+ * @param trials one per dot, in match order
+ * @param withoutUnsure the mean without unsure tags, or null when there are none
+ * @param hidden occurrences left out because what matters was not visible
+ * @param doubts what all its successes have in common
+ * @param note key of a remark on how it was counted, or null
+ */
+public record Claim(
+        String id,
+        Topic topic,
+        String template,
+        List<String> args,
+        Unit unit,
+        Estimate estimate,
+        SideBias side,
+        List<Trial> trials,
+        Double withoutUnsure,
+        int hidden,
+        List<Level.Doubt> doubts,
+        String note) {
+    /** The questions of a profile, in the order in which a match asks them. */
+    public enum Topic {
+        OPENING,
+        PLACE,
+        GUARD,
+        ENTRY,
+        HOLD,
+        EXIT,
+        SIDE,
+        TECHNIQUE,
+        LADDER,
+        GRIP,
+        RATE,
+        FINISH,
+        REACTION,
+        DILEMMA,
+        CHAIN,
+        CONTEXT,
+        ERROR,
+        CHANGE,
+        MATTER,
+        PATIENCE,
+        PREFERENCE,
+        OWN,
+        NOT_SEEN
+    }
+
+    /** What a number counts. */
+    public enum Unit {
+        /** 0 to 1, counted. */
+        SHARE,
+        /** 0 to 1, of time: x and n are ms. */
+        TIME_SHARE,
+        /** Events per ten minutes; n is exposure in ms. */
+        PER_TEN_MINUTES,
+        /** Milliseconds. */
+        TIME,
+        /** Difference of two shares, -1 to 1. */
+        DIFFERENCE,
+        /** How many times as often as expected. */
+        TIMES_EXPECTED,
+        /** A number of times, without a denominator. */
+        COUNT
+    }
+
+    private static final Set<Topic> WORKS = EnumSet.of(Topic.TECHNIQUE, Topic.FINISH, Topic.LADDER);
+
+    public Claim {
+        args = List.copyOf(args);
+        trials = List.copyOf(trials);
+        doubts = List.copyOf(doubts);
+    }
+
+    /** Distance by which the interval clears the library's average; 0 when it contains it or there is none. */
+    public double departure() {
+        double b = unit == Unit.DIFFERENCE ? 0 : estimate.baseline();
+        if (Double.isNaN(b) || b >= estimate.lo() && b <= estimate.hi()) {
+            return 0;
+        }
+        double d = b < estimate.lo() ? estimate.lo() - b : b - estimate.hi();
+        return unit == Unit.PER_TEN_MINUTES ? d / (d + Math.max(b, 0.1)) : d;
+    }
+
+    public boolean oneMatch() {
+        return estimate.matches() == 1;
+    }
+
+    /** The same under another sentence. */
+    public Claim says(Topic about, String key, List<String> words) {
+        return new Claim(id, about, key, words, unit, estimate, side, trials, withoutUnsure, hidden, doubts, note);
+    }
+
+    public Claim noted(String key) {
+        return new Claim(id, topic, template, args, unit, estimate, side, trials, withoutUnsure, hidden, doubts, key);
+    }
+
+    /** Whether two claims of one kind rest on the same tags and count the same of them. */
+    public boolean saysTheSameAs(Claim other) {
+        boolean works = WORKS.contains(topic) && WORKS.contains(other.topic);
+        return (topic == other.topic || works)
+                && unit == other.unit
+                && estimate.x() == other.estimate.x()
+                && estimate.n() == other.estimate.n()
+                && trials.equals(other.trials);
+    }
+}

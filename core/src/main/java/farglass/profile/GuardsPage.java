@@ -1,0 +1,159 @@
+package farglass.profile;
+
+import farglass.match.Tag;
+import farglass.stats.Trial;
+import farglass.tendency.Evidence;
+import farglass.tendency.Stays;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.TreeMap;
+import java.util.function.Predicate;
+
+/** Which guards, how entered, how long held, how they end. */
+final class GuardsPage {
+    private static final int STAYS = 5;
+    private static final Set<String> FROM_GUARD = Set.of("sweep", "guard-entry");
+    private static final Set<String> RECOVERIES = Set.of("recovery", "escape");
+
+    private final Inquiry q;
+
+    private GuardsPage(Inquiry q) {
+        this.q = q;
+    }
+
+    static Page of(Inquiry q) {
+        return new GuardsPage(q).page();
+    }
+
+    private boolean inGuard(Evidence.Place p) {
+        return Groups.of(q.lexicon(), p.span().place(), p.role()).equals(Groups.GUARD);
+    }
+
+    /** How a stay in guard ended, seen from the guard player. */
+    private String end(Evidence.Place left, Evidence.Place next) {
+        if (Groups.neutral(q.lexicon(), next.span().place()) && !next.role().equals("holder")) {
+            return "stood";
+        }
+        return switch (next.role()) {
+            case "holder" -> "swept";
+            case "under" -> "passed";
+            default -> "left";
+        };
+    }
+
+    private Page page() {
+        Lasting all = new Lasting(
+                q,
+                "guard",
+                List.of("swept", "passed", Stays.SUBMITTED, Stays.FINISHED, "stood"),
+                this::inGuard,
+                this::end);
+        List<Section> sections = new ArrayList<>();
+        sections.add(Section.of("guard.which", which()));
+        sections.add(Section.of("guard.entered", entered(all.stays())));
+        sections.add(all.section());
+        sections.add(Section.of("guard.each", each()));
+        sections.add(Section.of("guard.attacks", Techniques.success(q, FROM_GUARD::contains)));
+        sections.add(Section.of("guard.sides", Techniques.sides(q, "sweep")));
+        sections.add(Section.of("guard.recovered", Techniques.success(q, RECOVERIES::contains)));
+        return new Page(Question.GUARDS, sections);
+    }
+
+    private List<Claim> which() {
+        List<Claim> claims = new ArrayList<>();
+        q.evidence().places(p -> Groups.namedGuard(q.lexicon(), p.span().place(), p.role())).stream()
+                .map(p -> p.span().place())
+                .distinct()
+                .sorted()
+                .forEach(code -> claims.add(q.share(
+                        "guard." + code,
+                        Claim.Topic.GUARD,
+                        "guard.used",
+                        q.words(q.lexicon().positionName(code)),
+                        (place, role) -> place.equals(code),
+                        (place, role) -> Groups.namedGuard(q.lexicon(), place, role))));
+        claims.sort(
+                java.util.Comparator.comparingDouble((Claim c) -> c.estimate().x())
+                        .reversed());
+        return claims;
+    }
+
+    /** What brought the athlete into guard: own action, the other's, or none that was tagged. */
+    private List<Claim> entered(List<Stays.Stay> stays) {
+        Map<String, List<Trial>> byWay = new TreeMap<>();
+        List<String> ways = new ArrayList<>();
+        for (Stays.Stay s : stays) {
+            ways.add(way(s));
+        }
+        ways.stream().distinct().forEach(w -> {
+            List<Trial> trials = new ArrayList<>();
+            for (int i = 0; i < stays.size(); i++) {
+                trials.add(stays.get(i).trial(ways.get(i).equals(w)));
+            }
+            byWay.put(w, trials);
+        });
+        List<Claim> claims = new ArrayList<>();
+        byWay.forEach((w, trials) -> {
+            String technique = w.substring(w.indexOf(' ') + 1);
+            claims.add(q.plain(
+                    "entry." + w.replace(' ', '.'),
+                    Claim.Topic.ENTRY,
+                    "guard.entered." + w.substring(0, w.indexOf(' ')),
+                    q.words(q.lexicon().techniqueName(technique)),
+                    trials));
+        });
+        return Techniques.mostFirst(claims);
+    }
+
+    private static String way(Stays.Stay s) {
+        int by = s.first().byAction();
+        if (by >= 0 && s.seen().record().tags().get(by) instanceof Tag.Action a) {
+            return (a.by() == s.seen().corner() ? "own " : "other ") + a.technique();
+        }
+        return "untold -";
+    }
+
+    /** The guards with enough stays, each with its chance of being passed and of a sweep within half a minute. */
+    private List<Claim> each() {
+        Map<String, Integer> counts = new TreeMap<>();
+        q.evidence()
+                .places(p -> Groups.namedGuard(q.lexicon(), p.span().place(), p.role()))
+                .forEach(p -> counts.merge(p.span().place(), 1, Integer::sum));
+        List<Claim> claims = new ArrayList<>();
+        counts.forEach((code, n) -> {
+            if (n >= STAYS) {
+                Predicate<Evidence.Place> in =
+                        p -> p.role().equals("guard") && p.span().place().equals(code);
+                Lasting one = new Lasting(q, "guard", List.of("swept", "passed"), in, this::end);
+                for (Claim c : one.section().claims()) {
+                    if (c.topic() == Claim.Topic.EXIT || c.topic() == Claim.Topic.HOLD) {
+                        claims.add(named(c, code));
+                    }
+                }
+            }
+        });
+        return claims;
+    }
+
+    private Claim named(Claim c, String code) {
+        Claim worded = c.says(
+                c.topic(),
+                c.template() + ".of",
+                q.words(c.args().get(1), q.lexicon().positionName(code)));
+        return new Claim(
+                c.id() + "." + code,
+                worded.topic(),
+                worded.template(),
+                worded.args(),
+                c.unit(),
+                c.estimate(),
+                null,
+                c.trials(),
+                null,
+                0,
+                List.of(),
+                c.note());
+    }
+}

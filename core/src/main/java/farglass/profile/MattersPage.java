@@ -1,0 +1,342 @@
+package farglass.profile;
+
+import farglass.match.Cause;
+import farglass.match.Corner;
+import farglass.match.Tag;
+import farglass.stats.BetaPrior;
+import farglass.stats.Clustering;
+import farglass.stats.Trial;
+import farglass.tendency.Evidence;
+import java.util.ArrayDeque;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.Deque;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.TreeMap;
+import java.util.TreeSet;
+import java.util.function.Predicate;
+
+/** Does it matter? Success with something less success without it. */
+final class MattersPage {
+    private static final int EACH = 3;
+    private static final long HARD_MS = 60_000;
+    private static final int HARD_ATTEMPTS = 4;
+    private static final long HELD_MS = 10_000;
+
+    private final Inquiry q;
+    private final List<Evidence.Act> attacks;
+
+    private MattersPage(Inquiry q) {
+        this.q = q;
+        this.attacks = q.evidence().acts(a -> a.own() && a.decided() && Groups.ATTACKS.contains(a.family()));
+    }
+
+    static Page of(Inquiry q) {
+        return new MattersPage(q).page();
+    }
+
+    private Page page() {
+        return new Page(
+                Question.MATTERS,
+                List.of(
+                        Section.of("matters.facts", facts()),
+                        Section.of("matters.grips", grips()),
+                        Section.of("matters.checks", checks()),
+                        Section.of("matters.turns", turns()),
+                        Section.of("matters.tries", tries()),
+                        Section.of("matters.work", work()),
+                        Section.of("matters.cause", causes())));
+    }
+
+    private void compare(
+            List<Claim> claims,
+            String id,
+            String template,
+            List<String> words,
+            List<Evidence.Act> among,
+            Predicate<Evidence.Act> with) {
+        List<Trial> yes = among.stream().filter(with).map(Evidence.Act::trial).toList();
+        List<Trial> no =
+                among.stream().filter(with.negate()).map(Evidence.Act::trial).toList();
+        if (yes.size() >= EACH && no.size() >= EACH) {
+            claims.add(q.difference(
+                    id, Claim.Topic.MATTER, template, words, yes, no, BetaPrior.jeffreys(), Clustering.DEFAULT_RHO));
+        }
+    }
+
+    private static List<Claim> clearFirst(List<Claim> claims) {
+        claims.sort(Comparator.comparing((Claim c) -> c.estimate().grade())
+                .thenComparing(Comparator.comparingDouble(Claim::departure).reversed())
+                .thenComparing(
+                        Comparator.comparingDouble((Claim c) -> c.estimate().n())
+                                .reversed())
+                .thenComparing(Claim::id));
+        return claims;
+    }
+
+    /** Body facts of either athlete that held when the attack began, by family of attack. */
+    private List<Claim> facts() {
+        Map<String, Set<String>> there = new HashMap<>();
+        TreeSet<String> seen = new TreeSet<>();
+        for (Evidence.Act a : attacks) {
+            Set<String> held = new HashSet<>();
+            List<Tag> tags = a.seen().record().tags();
+            for (int i = a.index() - 1; i >= 0; i--) {
+                if (tags.get(i) instanceof Tag.Body b && holds(tags, i, b.until(), a)) {
+                    held.add((b.of() == a.seen().corner() ? "own " : "other ") + b.fact());
+                }
+            }
+            there.put(name(a), held);
+            seen.addAll(held);
+        }
+        List<Claim> claims = new ArrayList<>();
+        Map<String, List<Evidence.Act>> families = families();
+        for (String fact : seen) {
+            families.forEach((family, acts) -> compare(
+                    claims,
+                    "matters.fact." + fact.replace(' ', '.') + "." + family,
+                    fact.startsWith("own ") ? "matters.fact.own" : "matters.fact.other",
+                    q.words(
+                            family.replace('-', ' '),
+                            fact.substring(fact.indexOf(' ') + 1).replace('-', ' ')),
+                    acts,
+                    a -> there.get(name(a)).contains(fact)));
+        }
+        return clearFirst(claims);
+    }
+
+    private static String name(Evidence.Act a) {
+        return a.seen().record().id() + " " + a.index();
+    }
+
+    private Map<String, List<Evidence.Act>> families() {
+        Map<String, List<Evidence.Act>> map = new TreeMap<>();
+        attacks.forEach(
+                a -> map.computeIfAbsent(a.family(), k -> new ArrayList<>()).add(a));
+        return map;
+    }
+
+    /** A fact or grip holds until it is said to end, or until the next change of position. */
+    private static boolean holds(List<Tag> tags, int at, farglass.time.MatchTime until, Evidence.Act a) {
+        if (until != null) {
+            return until.compareTo(a.action().t()) >= 0;
+        }
+        for (int i = at + 1; i < a.index(); i++) {
+            if (tags.get(i) instanceof Tag.Position || tags.get(i) instanceof Tag.Stop) {
+                return false;
+            }
+        }
+        return true;
+    }
+
+    /** Grips that were there before the attack, and how deep. */
+    private List<Claim> grips() {
+        List<Claim> claims = new ArrayList<>();
+        TreeSet<String> kinds = new TreeSet<>();
+        attacks.forEach(a -> own(a).forEach(g -> kinds.add(g.grip())));
+        families().forEach((family, acts) -> {
+            for (String grip : kinds) {
+                String name =
+                        q.lexicon().grip(grip).map(farglass.lexicon.Grip::name).orElse(grip);
+                compare(
+                        claims,
+                        "matters.grip." + grip + "." + family,
+                        "matters.grip",
+                        q.words(family.replace('-', ' '), name),
+                        acts,
+                        a -> own(a).stream().anyMatch(g -> g.grip().equals(grip)));
+            }
+            compare(
+                    claims,
+                    "matters.prepared." + family,
+                    "matters.prepared",
+                    q.words(family.replace('-', ' ')),
+                    acts,
+                    a -> !own(a).isEmpty());
+            compare(
+                    claims,
+                    "matters.deep." + family,
+                    "matters.deep",
+                    q.words(family.replace('-', ' ')),
+                    acts.stream()
+                            .filter(a -> own(a).stream().anyMatch(g -> g.depth() != null))
+                            .toList(),
+                    a -> own(a).stream().anyMatch(g -> "deep".equals(g.depth())));
+        });
+        return clearFirst(claims);
+    }
+
+    private static List<Tag.Grip> own(Evidence.Act a) {
+        Corner me = a.seen().corner();
+        List<Tag> tags = a.seen().record().tags();
+        List<Tag.Grip> held = new ArrayList<>();
+        for (int i = a.index() - 1; i >= 0; i--) {
+            if (tags.get(i) instanceof Tag.Grip g && g.by() == me && holds(tags, i, g.until(), a)) {
+                held.add(g);
+            }
+        }
+        return held;
+    }
+
+    private List<Claim> checks() {
+        List<Claim> claims = new ArrayList<>();
+        Techniques.byTechnique(
+                        q, a -> a.own() && a.decided() && !a.action().checks().isEmpty())
+                .forEach((code, acts) -> {
+                    TreeSet<String> points = new TreeSet<>();
+                    acts.forEach(a -> points.addAll(a.action().checks().keySet()));
+                    for (String point : points) {
+                        compare(
+                                claims,
+                                "matters.check." + code + "." + point,
+                                "matters.check",
+                                q.words(q.lexicon().techniqueName(code), point.replace('-', ' ')),
+                                acts.stream()
+                                        .filter(a -> a.action().checks().containsKey(point))
+                                        .toList(),
+                                a -> a.action().checks().get(point));
+                    }
+                });
+        return clearFirst(claims);
+    }
+
+    /** Changes of direction: any against none, more than one against one, and ending on the side where it began. */
+    private List<Claim> turns() {
+        List<Claim> claims = new ArrayList<>();
+        families().forEach((family, acts) -> {
+            String name = family.replace('-', ' ');
+            List<Evidence.Act> sided =
+                    acts.stream().filter(a -> !a.action().sides().isEmpty()).toList();
+            List<Evidence.Act> turned =
+                    sided.stream().filter(a -> a.action().sides().size() > 1).toList();
+            compare(
+                    claims,
+                    "matters.turned." + family,
+                    "matters.turned",
+                    q.words(name),
+                    sided,
+                    a -> a.action().sides().size() > 1);
+            compare(
+                    claims,
+                    "matters.turned.twice." + family,
+                    "matters.turned.twice",
+                    q.words(name),
+                    turned,
+                    a -> a.action().sides().size() > 2);
+            compare(
+                    claims,
+                    "matters.same-side." + family,
+                    "matters.same-side",
+                    q.words(name),
+                    turned,
+                    a -> a.action().firstSide() == a.action().side());
+        });
+        return clearFirst(claims);
+    }
+
+    /** The first try of a technique in a match against later ones, and against someone met before. */
+    private List<Claim> tries() {
+        Map<String, Integer> nth = new HashMap<>();
+        Map<String, Integer> counts = new HashMap<>();
+        Set<String> metBefore = new HashSet<>();
+        Set<String> met = new HashSet<>();
+        for (Evidence.Seen s : q.evidence().matches()) {
+            String other = s.record().athlete(s.corner().other()).id();
+            if (!met.add(other)) {
+                metBefore.add(s.record().id());
+            }
+        }
+        for (Evidence.Act a : attacks) {
+            String key = a.seen().record().id() + " " + a.action().technique();
+            nth.put(name(a), counts.merge(key, 1, Integer::sum));
+        }
+        List<Claim> claims = new ArrayList<>();
+        families().forEach((family, acts) -> {
+            String name = family.replace('-', ' ');
+            compare(claims, "matters.again." + family, "matters.again", q.words(name), acts, a -> nth.get(name(a)) > 1);
+            compare(
+                    claims,
+                    "matters.third." + family,
+                    "matters.third",
+                    q.words(name),
+                    acts.stream().filter(a -> nth.get(name(a)) > 1).toList(),
+                    a -> nth.get(name(a)) > 2);
+            compare(
+                    claims,
+                    "matters.met." + family,
+                    "matters.met",
+                    q.words(name),
+                    acts,
+                    a -> metBefore.contains(a.seen().record().id()));
+        });
+        return clearFirst(claims);
+    }
+
+    /** After hard work: at least 4 attempts of either athlete in the minute before. */
+    private List<Claim> work() {
+        Set<String> hard = new HashSet<>();
+        Deque<Evidence.Act> before = new ArrayDeque<>();
+        for (Evidence.Act a : q.evidence().acts(a -> !a.family().equals("grip"))) {
+            while (!before.isEmpty() && gone(before.peek(), a)) {
+                before.remove();
+            }
+            if (before.size() >= HARD_ATTEMPTS) {
+                hard.add(name(a));
+            }
+            before.add(a);
+        }
+        List<Claim> claims = new ArrayList<>();
+        families()
+                .forEach((family, acts) -> compare(
+                        claims,
+                        "matters.hard." + family,
+                        "matters.hard",
+                        q.words(family.replace('-', ' ')),
+                        acts,
+                        a -> hard.contains(name(a))));
+        return clearFirst(claims);
+    }
+
+    /** Whether an earlier act lies in another match or too far back. */
+    private static boolean gone(Evidence.Act earlier, Evidence.Act a) {
+        return earlier.seen() != a.seen()
+                || a.action().t().since(earlier.action().t()) > HARD_MS;
+    }
+
+    /** Places where the athlete is ahead that were forced, against those conceded, invited or free: held for ten seconds? */
+    private List<Claim> causes() {
+        List<Claim> claims = new ArrayList<>();
+        List<Evidence.Place> ahead = q.evidence()
+                .places(p -> p.role().equals("holder")
+                        && !p.span().leftTruncated()
+                        && cause(p) != null
+                        && (p.ms() >= HELD_MS || !p.span().censored()));
+        for (Cause c : Cause.values()) {
+            List<Trial> with = new ArrayList<>();
+            List<Trial> without = new ArrayList<>();
+            for (Evidence.Place p : ahead) {
+                (cause(p) == c ? with : without).add(p.trial(p.ms() >= HELD_MS));
+            }
+            if (with.size() >= EACH && without.size() >= EACH) {
+                claims.add(q.difference(
+                        "matters.cause." + c.code(),
+                        Claim.Topic.MATTER,
+                        "matters.caused",
+                        q.words(c.code()),
+                        with,
+                        without,
+                        BetaPrior.jeffreys(),
+                        Clustering.DEFAULT_RHO));
+            }
+        }
+        return clearFirst(claims);
+    }
+
+    private static Cause cause(Evidence.Place p) {
+        return p.seen().record().tags().get(p.span().tag()) instanceof Tag.Position t ? t.cause() : null;
+    }
+}

@@ -1,0 +1,128 @@
+package farglass.profile;
+
+import farglass.stats.Trial;
+import farglass.tendency.Evidence;
+import farglass.tendency.Stays;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Set;
+
+/** Side, style, how far the ladder goes, where it is stopped. */
+final class PassingPage {
+    private static final int FURTHEST = 4;
+
+    private final Inquiry q;
+
+    private PassingPage(Inquiry q) {
+        this.q = q;
+    }
+
+    static Page of(Inquiry q) {
+        return new PassingPage(q).page();
+    }
+
+    private Page page() {
+        Lasting top = new Lasting(
+                q,
+                "top",
+                List.of("passed", "swept", "stood", Stays.FINISHED, Stays.SUBMITTED),
+                p -> Groups.of(q.lexicon(), p.span().place(), p.role()).equals(Groups.TOP),
+                this::end);
+        Set<String> pass = Set.of("pass");
+        return new Page(
+                Question.PASSING,
+                List.of(
+                        Section.of("passing.sides", Techniques.sides(q, "pass")),
+                        Section.of("passing.styles", Techniques.chosen(q, "pass", "passing.chosen")),
+                        Section.of("passing.works", Techniques.success(q, pass::contains)),
+                        Section.of("passing.ladder", ladder()),
+                        Section.of("passing.stopped", stopped()),
+                        Section.of("passing.from", from()),
+                        top.section(),
+                        Section.of("passing.rates", Techniques.rates(q, pass::contains)),
+                        Section.of("passing.against", Techniques.against(q, pass::contains))));
+    }
+
+    private String end(Evidence.Place left, Evidence.Place next) {
+        if (next.role().equals("holder")
+                && !Groups.neutral(q.lexicon(), next.span().place())) {
+            return "passed";
+        }
+        return Groups.neutral(q.lexicon(), next.span().place()) ? "stood" : "swept";
+    }
+
+    private List<Evidence.Act> passes() {
+        return q.evidence().acts(a -> a.own() && a.family().equals("pass"));
+    }
+
+    private List<Claim> ladder() {
+        List<Evidence.Act> known =
+                passes().stream().filter(a -> a.action().reached() != null).toList();
+        List<Claim> claims = new ArrayList<>();
+        for (int level = 2; level <= FURTHEST && known.size() >= Techniques.ATTEMPTS; level++) {
+            int least = level;
+            claims.add(q.plain(
+                    "ladder.pass." + level,
+                    Claim.Topic.LADDER,
+                    "passing.reached." + level,
+                    q.words(),
+                    known.stream()
+                            .map(a -> a.trial(a.action().reached() >= least))
+                            .toList()));
+        }
+        return claims;
+    }
+
+    /** What the other did about passes that failed, where that was tagged. */
+    private List<Claim> stopped() {
+        List<Evidence.Act> failed = passes().stream()
+                .filter(a ->
+                        a.decided() && !a.action().completed() && a.action().answer() != null)
+                .toList();
+        List<Claim> claims = new ArrayList<>();
+        if (failed.size() >= Techniques.ATTEMPTS) {
+            failed.stream().map(a -> a.action().answer()).distinct().sorted().forEach(answer -> {
+                List<Trial> trials = failed.stream()
+                        .map(a -> a.trial(answer.equals(a.action().answer())))
+                        .toList();
+                claims.add(q.plain(
+                        "stopped." + answer,
+                        Claim.Topic.LADDER,
+                        "passing.answered",
+                        q.words(answer.replace('-', ' ')),
+                        trials));
+            });
+        }
+        return Techniques.mostFirst(claims);
+    }
+
+    /** Success by the guard in which the pass began. */
+    private List<Claim> from() {
+        List<Claim> claims = new ArrayList<>();
+        passes().stream()
+                .filter(a -> a.span() != null)
+                .map(a -> a.span().place())
+                .distinct()
+                .sorted()
+                .forEach(place -> {
+                    List<Trial> trials = passes().stream()
+                            .filter(a -> a.decided()
+                                    && a.span() != null
+                                    && a.span().place().equals(place))
+                            .map(Evidence.Act::trial)
+                            .toList();
+                    if (trials.size() >= Techniques.ATTEMPTS) {
+                        claims.add(q.proportion(
+                                "passing.from." + place,
+                                Claim.Topic.TECHNIQUE,
+                                "passing.from.place",
+                                q.words(q.lexicon().positionName(place)),
+                                trials,
+                                q.familySuccess("pass"),
+                                q.rho("pass"),
+                                0));
+                    }
+                });
+        return Techniques.mostFirst(claims);
+    }
+}

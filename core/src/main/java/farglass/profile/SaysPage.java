@@ -1,0 +1,81 @@
+package farglass.profile;
+
+import farglass.lexicon.Technique;
+import farglass.lexicon.Term;
+import farglass.match.RemarkKind;
+import farglass.match.Tag;
+import farglass.stats.Trial;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+
+/** Stated preferences against measured use. */
+final class SaysPage {
+    private final Inquiry q;
+
+    private SaysPage(Inquiry q) {
+        this.q = q;
+    }
+
+    static Page of(Inquiry q) {
+        return new SaysPage(q).page();
+    }
+
+    private Page page() {
+        Map<String, Claim> claims = new LinkedHashMap<>();
+        for (Remarks.Said s : Remarks.of(q.evidence(), RemarkKind.PREFERENCE)) {
+            Claim c = claim(s.remark());
+            if (c != null) {
+                claims.putIfAbsent(c.id(), c);
+            }
+        }
+        return new Page(Question.SAYS, List.of(Section.of("says.does", List.copyOf(claims.values()))));
+    }
+
+    /** Null when neither the choice nor the alternative names techniques that were tried. */
+    private Claim claim(Tag.Remark r) {
+        String choice = r.fields().get("choice");
+        String over = r.fields().get("over");
+        List<String> chosen = codes(choice);
+        List<String> other = codes(over);
+        if (chosen.isEmpty()) {
+            return null;
+        }
+        String family = q.lexicon().familyOf(chosen.get(0));
+        List<Trial> trials = q
+                .evidence()
+                .acts(a -> a.own()
+                        && (chosen.contains(a.action().technique())
+                                || (other.isEmpty()
+                                        ? a.family().equals(family)
+                                        : other.contains(a.action().technique()))))
+                .stream()
+                .map(a -> a.trial(chosen.contains(a.action().technique())))
+                .toList();
+        String reason = r.fields().getOrDefault("reason", "");
+        String except = r.fields().getOrDefault("except", "");
+        String why = reason + (except.isEmpty() ? "" : (reason.isEmpty() ? "" : "; ") + "except " + except);
+        String against = over == null || over.isBlank() ? "other " + family.replace('-', ' ') : over;
+        return trials.isEmpty()
+                ? null
+                : q.plain(
+                        "says." + choice + "." + over,
+                        Claim.Topic.PREFERENCE,
+                        why.isEmpty() ? "says.plain" : "says.because",
+                        q.words(choice, against, why),
+                        trials);
+    }
+
+    private List<String> codes(String words) {
+        List<String> codes = new ArrayList<>();
+        if (words != null) {
+            for (Term t : q.lexicon().lookUp(words)) {
+                if (t instanceof Technique) {
+                    codes.add(t.code());
+                }
+            }
+        }
+        return codes;
+    }
+}

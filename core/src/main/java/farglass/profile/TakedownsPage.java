@@ -1,0 +1,160 @@
+package farglass.profile;
+
+import farglass.match.Span;
+import farglass.match.Tag;
+import farglass.stats.Trial;
+import farglass.tendency.Evidence;
+import farglass.tendency.Moment;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.TreeMap;
+
+/** Who engages and how, who gets the first grip, what brings the other down. */
+final class TakedownsPage {
+    private static final Set<String> DOWN = Set.of("takedown", "guard-pull");
+    private static final long SOON_MS = 20_000;
+
+    private final Inquiry q;
+
+    private TakedownsPage(Inquiry q) {
+        this.q = q;
+    }
+
+    static Page of(Inquiry q) {
+        return new TakedownsPage(q).page();
+    }
+
+    private Page page() {
+        List<Claim> down = new ArrayList<>();
+        Claim ground = ground();
+        if (ground != null) {
+            down.add(ground);
+        }
+        Set<String> takedown = Set.of("takedown");
+        return new Page(
+                Question.TAKEDOWNS,
+                List.of(
+                        Section.of("takedowns.opening", openings()),
+                        Section.of("takedowns.ground", down),
+                        Section.of("takedowns.grips", grips()),
+                        Section.of("takedowns.works", Techniques.success(q, DOWN::contains)),
+                        Section.of("takedowns.sides", Techniques.sides(q, "takedown")),
+                        Section.of("takedowns.rates", Techniques.rates(q, DOWN::contains)),
+                        Section.of("takedowns.against", Techniques.against(q, takedown::contains))));
+    }
+
+    /** Who engages first, and how: one trial per match seen from its start. */
+    private List<Claim> openings() {
+        List<Trial> pulls = new ArrayList<>();
+        List<Trial> shots = new ArrayList<>();
+        List<Trial> waits = new ArrayList<>();
+        for (Evidence.Seen seen : q.evidence().matches()) {
+            Evidence.Act first = firstEngagement(seen);
+            if (first != null) {
+                boolean pull = "guard-pull".equals(first.family());
+                pulls.add(first.trial(first.own() && pull));
+                shots.add(first.trial(first.own() && !pull));
+                waits.add(first.trial(!first.own()));
+            }
+        }
+        Map<String, List<Trial>> openings = new LinkedHashMap<>();
+        openings.put("opening.pull", pulls);
+        openings.put("opening.takedown", shots);
+        openings.put("opening.other", waits);
+        List<Claim> claims = new ArrayList<>();
+        openings.forEach((key, trials) -> {
+            if (trials.stream().anyMatch(Trial::worked)) {
+                claims.add(q.plain(key, Claim.Topic.OPENING, key, q.words(), trials));
+            }
+        });
+        return claims;
+    }
+
+    private Evidence.Act firstEngagement(Evidence.Seen seen) {
+        List<Span> spans = seen.line().spans();
+        if (spans.isEmpty() || spans.get(0).leftTruncated()) {
+            return null;
+        }
+        return q.evidence().acts(a -> a.seen() == seen && DOWN.contains(a.family())).stream()
+                .findFirst()
+                .orElse(null);
+    }
+
+    /** Seconds until both are no longer on their feet, per match seen from its start; null for a part of the match. */
+    private Claim ground() {
+        if (!q.evidence().filter().moment().equals(Moment.ANY)) {
+            return null;
+        }
+        List<Long> ms = new ArrayList<>();
+        List<Trial> trials = new ArrayList<>();
+        for (Evidence.Seen seen : q.evidence().matches()) {
+            List<Span> spans = seen.line().spans();
+            if (spans.isEmpty() || spans.get(0).leftTruncated()) {
+                continue;
+            }
+            spans.stream()
+                    .filter(s -> !Groups.neutral(q.lexicon(), s.place()) && seen.counts(s.from()))
+                    .findFirst()
+                    .ifPresent(s -> {
+                        ms.add(s.from().ms());
+                        trials.add(seen.trial(s.tag(), true));
+                    });
+        }
+        return q.time("takedowns.ground", Claim.Topic.OPENING, "takedowns.ground.time", q.words(), ms, trials);
+    }
+
+    /** Whose is the first grip after every return to the feet, and which are the athlete's. */
+    private List<Claim> grips() {
+        List<Trial> mine = new ArrayList<>();
+        Map<String, List<Integer>> which = new TreeMap<>();
+        List<Trial> own = new ArrayList<>();
+        for (Evidence.Seen seen : q.evidence().matches()) {
+            List<Tag> tags = seen.record().tags();
+            for (Span s : seen.line().spans()) {
+                int first = Groups.neutral(q.lexicon(), s.place()) ? firstGrip(tags, s) : -1;
+                if (first < 0 || !seen.counts(tags.get(first).t())) {
+                    continue;
+                }
+                Tag.Grip g = (Tag.Grip) tags.get(first);
+                mine.add(seen.trial(first, g.by() == seen.corner()));
+                if (g.by() == seen.corner()) {
+                    which.computeIfAbsent(g.grip(), k -> new ArrayList<>()).add(own.size());
+                    own.add(seen.trial(first, true));
+                }
+            }
+        }
+        List<Claim> claims = new ArrayList<>();
+        if (mine.size() >= Techniques.ATTEMPTS) {
+            claims.add(q.plain("grip.first", Claim.Topic.GRIP, "grip.first", q.words(), mine));
+        }
+        which.forEach((grip, at) -> {
+            List<Trial> trials = new ArrayList<>();
+            for (int i = 0; i < own.size(); i++) {
+                Trial t = own.get(i);
+                trials.add(new Trial(t.tag(), t.index(), t.t(), at.contains(i), t.weight(), t.unsure()));
+            }
+            if (trials.size() >= Techniques.ATTEMPTS) {
+                String name =
+                        q.lexicon().grip(grip).map(farglass.lexicon.Grip::name).orElse(grip);
+                claims.add(q.plain("grip.first." + grip, Claim.Topic.GRIP, "grip.which", q.words(name), trials));
+            }
+        });
+        return claims;
+    }
+
+    private static int firstGrip(List<Tag> tags, Span s) {
+        for (int i = s.tag(); i < tags.size(); i++) {
+            Tag t = tags.get(i);
+            if (t.t().since(s.from()) > SOON_MS || t.t().compareTo(s.to()) >= 0) {
+                return -1;
+            }
+            if (t instanceof Tag.Grip) {
+                return i;
+            }
+        }
+        return -1;
+    }
+}

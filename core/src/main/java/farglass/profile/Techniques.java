@@ -1,0 +1,215 @@
+package farglass.profile;
+
+import farglass.lexicon.Technique;
+import farglass.match.Side;
+import farglass.match.Tag;
+import farglass.stats.BetaPrior;
+import farglass.stats.Clustering;
+import farglass.stats.SideBias;
+import farglass.stats.Trial;
+import farglass.tendency.Evidence;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
+import java.util.function.Predicate;
+
+/** What is asked of any family of techniques: how often each works, how often it is tried, to which side. */
+final class Techniques {
+    /** Attempts below which a technique gets no claim of its own. */
+    static final int ATTEMPTS = 3;
+
+    private Techniques() {}
+
+    /** Success of every own technique of some families, most tried first. */
+    static List<Claim> success(Inquiry q, Predicate<String> families) {
+        List<Claim> claims = new ArrayList<>();
+        byTechnique(q, a -> a.own() && families.test(a.family())).forEach((code, acts) -> {
+            List<Trial> trials = acts.stream()
+                    .filter(Evidence.Act::decided)
+                    .map(Evidence.Act::trial)
+                    .toList();
+            if (trials.size() >= ATTEMPTS) {
+                String family = acts.get(0).family();
+                claims.add(q.proportion(
+                        "technique." + code,
+                        Claim.Topic.TECHNIQUE,
+                        "technique." + family,
+                        q.words(q.lexicon().techniqueName(code)),
+                        trials,
+                        q.success(code),
+                        q.rho(family),
+                        acts.size() - trials.size()));
+            }
+        });
+        return mostFirst(claims);
+    }
+
+    /** How often every own technique of some families is tried while it could be. */
+    static List<Claim> rates(Inquiry q, Predicate<String> families) {
+        List<Claim> claims = new ArrayList<>();
+        byTechnique(q, a -> a.own() && families.test(a.family())).forEach((code, acts) -> {
+            Technique t = q.lexicon().technique(code).orElse(null);
+            if (t != null && acts.size() >= ATTEMPTS) {
+                Claim c = q.technique(
+                        "rate." + code,
+                        Claim.Topic.RATE,
+                        "rate.technique",
+                        t,
+                        acts.stream().map(Evidence.Act::trial).toList());
+                if (c != null) {
+                    claims.add(c);
+                }
+            }
+        });
+        return mostFirst(claims);
+    }
+
+    /** What the others try against the athlete, by family of techniques. */
+    static List<Claim> against(Inquiry q, Predicate<String> families) {
+        List<Claim> claims = new ArrayList<>();
+        byTechnique(q, a -> !a.own() && families.test(a.family())).forEach((code, acts) -> {
+            List<Trial> trials = acts.stream()
+                    .filter(Evidence.Act::decided)
+                    .map(Evidence.Act::trial)
+                    .toList();
+            if (trials.size() >= ATTEMPTS) {
+                String family = acts.get(0).family();
+                claims.add(q.proportion(
+                        "against." + code,
+                        Claim.Topic.TECHNIQUE,
+                        "against.technique",
+                        q.words(q.lexicon().techniqueName(code)),
+                        trials,
+                        q.success(code),
+                        q.rho(family),
+                        acts.size() - trials.size()));
+            }
+        });
+        return mostFirst(claims);
+    }
+
+    /** Which techniques of a family are chosen. */
+    static List<Claim> chosen(Inquiry q, String family, String template) {
+        List<Evidence.Act> all = q.evidence().acts(a -> a.own() && a.family().equals(family));
+        List<Claim> claims = new ArrayList<>();
+        if (all.size() < ATTEMPTS) {
+            return claims;
+        }
+        all.stream()
+                .map(a -> a.action().technique())
+                .distinct()
+                .sorted()
+                .forEach(code -> claims.add(q.plain(
+                        "chosen." + code,
+                        Claim.Topic.TECHNIQUE,
+                        template,
+                        q.words(q.lexicon().techniqueName(code)),
+                        all.stream()
+                                .map(a -> a.trial(a.action().technique().equals(code)))
+                                .toList())));
+        return mostFirst(claims);
+    }
+
+    /**
+     * Side bias of a family, by the side on which attempts begin, then by the side where they ended when some changed
+     * direction; empty below three sided attempts.
+     */
+    static List<Claim> sides(Inquiry q, String family) {
+        List<Claim> claims = new ArrayList<>();
+        List<Evidence.Act> acts = q.evidence().acts(a -> a.own() && family.equals(a.family()));
+        side(q, family, "side." + family, "side." + family + ".", acts, true, claims);
+        if (acts.stream().anyMatch(a -> a.action().sides().size() > 1)) {
+            side(q, family, "side.last." + family, "side.last." + family + ".", acts, false, claims);
+        }
+        return claims;
+    }
+
+    private static void side(
+            Inquiry q,
+            String family,
+            String id,
+            String template,
+            List<Evidence.Act> acts,
+            boolean first,
+            List<Claim> claims) {
+        List<Evidence.Act> sided = acts.stream()
+                .filter(a -> Evidence.sided(which(a.action(), first)))
+                .toList();
+        if (sided.size() < ATTEMPTS) {
+            return;
+        }
+        long right = sided.stream()
+                .filter(a -> which(a.action(), first) == Side.RIGHT)
+                .count();
+        Side preferred = right * 2 >= sided.size() ? Side.RIGHT : Side.LEFT;
+        List<Trial> trials = sided.stream()
+                .map(a -> a.trial(which(a.action(), first) == preferred))
+                .toList();
+        int hidden = (int) acts.stream()
+                .filter(a -> which(a.action(), first) == Side.NOT_VISIBLE)
+                .count();
+        Claim c = q.proportion(
+                id,
+                Claim.Topic.SIDE,
+                template + preferred.code(),
+                q.words(),
+                trials,
+                BetaPrior.fixed(0.5, 4, "no side preferred"),
+                q.baseline().sideRho(family),
+                hidden);
+        double effect = Clustering.designEffect(
+                (double) trials.size() / Math.max(1, c.estimate().matches()),
+                q.baseline().sideRho(family));
+        double toPreferred =
+                trials.stream().filter(Trial::worked).mapToDouble(Trial::weight).sum() / effect;
+        double away = trials.stream()
+                        .filter(t -> !t.worked())
+                        .mapToDouble(Trial::weight)
+                        .sum()
+                / effect;
+        boolean isRight = preferred == Side.RIGHT;
+        SideBias bias = SideBias.of(
+                (int) right,
+                sided.size() - (int) right,
+                isRight ? toPreferred : away,
+                isRight ? away : toPreferred,
+                c.estimate().grade());
+        claims.add(new Claim(
+                c.id(),
+                c.topic(),
+                c.template(),
+                c.args(),
+                c.unit(),
+                c.estimate(),
+                bias,
+                trials,
+                c.withoutUnsure(),
+                hidden,
+                List.of(),
+                null));
+    }
+
+    private static Side which(Tag.Action a, boolean first) {
+        return first ? a.firstSide() : a.side();
+    }
+
+    static Map<String, List<Evidence.Act>> byTechnique(Inquiry q, Predicate<Evidence.Act> wanted) {
+        Map<String, List<Evidence.Act>> map = new TreeMap<>();
+        q.evidence()
+                .acts(wanted)
+                .forEach(a -> map.computeIfAbsent(a.action().technique(), k -> new ArrayList<>())
+                        .add(a));
+        return map;
+    }
+
+    static List<Claim> mostFirst(List<Claim> claims) {
+        claims.sort(Comparator.comparing((Claim c) -> c.estimate().grade())
+                .thenComparing(
+                        Comparator.comparingDouble((Claim c) -> c.estimate().x())
+                                .reversed())
+                .thenComparing(Claim::id));
+        return claims;
+    }
+}

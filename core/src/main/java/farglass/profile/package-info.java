@@ -1,0 +1,8 @@
+/**
+ * What does this athlete do, how sure are we, and where is the film? Evidence becomes one {@link farglass.profile.Page} per
+ * question; what is worth saying becomes a ranked list of {@link farglass.profile.Claim}s.
+ *
+ * <p>Entry point: {@link farglass.profile.Profile#of}. Uses farglass.tendency and farglass.stats; words lie in the bundle
+ * {@code Claims}.
+ */
+package farglass.profile;

@@ -1,0 +1,107 @@
+package farglass.rules;
+
+import farglass.lexicon.Lexicon;
+import farglass.lexicon.Technique;
+import farglass.match.Corner;
+import farglass.match.MatchRecord;
+import farglass.match.Tag;
+import farglass.rules.Score.Advantage;
+import farglass.rules.Score.Award;
+import farglass.rules.Score.Near;
+import farglass.time.MatchTime;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+
+/**
+ * Advantages for what nearly came off: attempts that got far and were not completed, and scoring places left too early. Both
+ * for one attempt count once, and neither counts when the same award is confirmed before control has changed hands.
+ */
+final class AttemptAdvantages {
+    /** An attempt and the place it led to belong together for so long. */
+    private static final long SAME_ATTEMPT_MS = 10_000;
+
+    private static final Map<String, String> AWARD_OF_FAMILY =
+            Map.of("takedown", "takedown", "sweep", "sweep", "pass", "pass", "back-take", "back");
+    private static final Map<String, String> AWARD_OF_ADVANCE = Map.of(
+            "to-mount", "mount",
+            "to-high-mount", "mount",
+            "to-technical-mount", "mount",
+            "to-knee-on-belly", "knee-on-belly");
+
+    private final MatchRecord record;
+    private final Ruleset rules;
+    private final Lexicon lexicon;
+    private final List<Award> awards;
+    private final List<Long> breaks;
+
+    AttemptAdvantages(MatchRecord record, Ruleset rules, Lexicon lexicon, List<Award> awards, List<Long> breaks) {
+        this.record = record;
+        this.rules = rules;
+        this.lexicon = lexicon;
+        this.awards = awards;
+        this.breaks = breaks.stream().sorted().toList();
+    }
+
+    private record Candidate(long from, long t, Corner who, String award, String source, String why, int tag) {
+        Advantage advantage() {
+            return new Advantage(MatchTime.ofMs(t), who, source, why, tag);
+        }
+    }
+
+    List<Advantage> of(List<Near> near, long endMs) {
+        List<Candidate> given = new ArrayList<>();
+        for (int i = 0; i < record.tags().size(); i++) {
+            if (record.tags().get(i) instanceof Tag.Action a && a.end().ms() <= endMs) {
+                attempt(a, i).filter(c -> !confirmed(c)).ifPresent(given::add);
+            }
+        }
+        List<Candidate> all = new ArrayList<>(given);
+        if (rules.nearAdvantage()) {
+            for (Near n : near) {
+                boolean counts = n.missing().equals("hold") && n.heldMs() > 0;
+                Candidate c = new Candidate(
+                        n.t().ms(), n.t().ms() + n.heldMs(), n.who(), n.award(), "near-" + n.award(), n.why(), n.tag());
+                boolean twice = given.stream()
+                        .anyMatch(g -> g.who() == c.who()
+                                && c.award().equals(g.award())
+                                && Math.abs(g.t() - c.from()) <= SAME_ATTEMPT_MS);
+                if (counts && !twice && !confirmed(c)) {
+                    all.add(c);
+                }
+            }
+        }
+        return all.stream().map(Candidate::advantage).toList();
+    }
+
+    private java.util.Optional<Candidate> attempt(Tag.Action a, int index) {
+        String family = lexicon.familyOf(a.technique());
+        Integer level = rules.advantages().get(family);
+        boolean far = level != null && a.reached() != null && a.reached() >= level;
+        if (!far || a.completed() || a.outcome() == null && a.reached() == 4) {
+            return java.util.Optional.empty();
+        }
+        String award = family.equals("pin-advance") ? AWARD_OF_ADVANCE.get(a.technique()) : AWARD_OF_FAMILY.get(family);
+        String name = lexicon.technique(a.technique()).map(Technique::name).orElse(a.technique());
+        return java.util.Optional.of(new Candidate(
+                a.t().ms(), a.end().ms(), a.by(), award, family, name + ", rung " + a.reached() + " of 4", index));
+    }
+
+    /** Whether the same award was confirmed later while nothing had changed hands between. */
+    private boolean confirmed(Candidate c) {
+        long until = Long.MAX_VALUE;
+        for (long b : breaks) {
+            if (b > c.from() && b != c.t()) {
+                until = b;
+                break;
+            }
+        }
+        for (Award w : awards) {
+            boolean same = w.who() == c.who() && w.award().equals(c.award());
+            if (same && w.t().ms() >= c.from() && w.t().ms() <= until) {
+                return true;
+            }
+        }
+        return false;
+    }
+}

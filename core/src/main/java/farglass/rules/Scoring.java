@@ -1,0 +1,225 @@
+package farglass.rules;
+
+import farglass.lexicon.Lexicon;
+import farglass.match.Corner;
+import farglass.match.Edit;
+import farglass.match.Finding;
+import farglass.match.MatchRecord;
+import farglass.match.Method;
+import farglass.match.RecordKind;
+import farglass.match.Tag;
+import farglass.rules.Score.Advantage;
+import farglass.rules.Score.Award;
+import farglass.rules.Score.Penalty;
+import farglass.rules.Score.Step;
+import farglass.rules.Score.Verdict;
+import farglass.time.MatchTime;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+
+/**
+ * Works out the score of a record under a ruleset, from positions, actions and the referee's penalties. What the table called
+ * is compared and never counted. The same input gives the same score.
+ */
+public final class Scoring {
+    private final MatchRecord record;
+    private final Ruleset rules;
+    private final Lexicon lexicon;
+    private final boolean uncalled;
+    private final List<Finding> findings = new ArrayList<>();
+
+    private Scoring(MatchRecord record, Ruleset rules, Lexicon lexicon, boolean uncalled) {
+        this.record = record;
+        this.rules = rules;
+        this.lexicon = lexicon;
+        this.uncalled = uncalled;
+    }
+
+    public static Score of(MatchRecord record, Ruleset rules, Lexicon lexicon) {
+        return new Scoring(record, rules, lexicon, false).score();
+    }
+
+    /** The score as if every infringement that was tagged had been called. */
+    public static Score allCalled(MatchRecord record, Ruleset rules, Lexicon lexicon) {
+        return new Scoring(record, rules, lexicon, true).score();
+    }
+
+    private Score score() {
+        Optional<Tag.Action> finish = finish();
+        long end = end(finish);
+        Penalties penalties = new Penalties(record, rules, end, uncalled);
+        if (penalties.loser != null) {
+            end = Math.min(end, penalties.lostAt.ms());
+        }
+        List<State> states = State.of(record, rules, lexicon);
+        PointsPass pass = new PointsPass(record, rules, lexicon, end);
+        pass.run(states);
+        findings.addAll(pass.findings);
+        findings.sort(Comparator.comparing(Finding::t));
+        List<Award> awards = new ArrayList<>(pass.awards);
+        awards.addAll(penalties.awards);
+        awards.addAll(guardPulls(end));
+        awards.sort(Comparator.comparing(Award::confirmedAt).thenComparing(Award::t));
+        List<Advantage> advantages = new ArrayList<>(pass.advantages);
+        advantages.addAll(penalties.advantages);
+        advantages.addAll(new AttemptAdvantages(record, rules, lexicon, pass.awards, pass.breaks).of(pass.near, end));
+        advantages.sort(Comparator.comparing(Advantage::t));
+        List<Step> board = board(awards, advantages, penalties.penalties);
+        Step last = board.get(board.size() - 1);
+        Optional<Tag.Action> counted = penalties.loser != null
+                        && finish.isPresent()
+                        && finish.get().end().compareTo(penalties.lostAt) >= 0
+                ? Optional.empty()
+                : finish;
+        return new Score(
+                rules,
+                awards,
+                pass.near,
+                advantages,
+                penalties.penalties,
+                board,
+                findings,
+                TableCheck.of(record, awards, advantages),
+                control(states, end),
+                MatchTime.ofMs(end),
+                verdict(counted, penalties.loser, last));
+    }
+
+    /** The first submission that was completed; a training round goes on after it. */
+    private Optional<Tag.Action> finish() {
+        if (record.kind() != RecordKind.MATCH) {
+            return Optional.empty();
+        }
+        return record.tags().stream()
+                .filter(Tag.Action.class::isInstance)
+                .map(Tag.Action.class::cast)
+                .filter(a -> lexicon.familyOf(a.technique()).equals("submission"))
+                .filter(a -> a.completed()
+                        || a.outcome() == null && Integer.valueOf(4).equals(a.reached()))
+                .findFirst();
+    }
+
+    private long end(Optional<Tag.Action> finish) {
+        long longest =
+                record.kind() == RecordKind.MATCH ? record.details().lengthMs() + rules.overtimeMs() : Long.MAX_VALUE;
+        long end = Math.min(record.end().ms(), longest);
+        if (finish.isPresent()) {
+            end = Math.min(end, finish.get().end().ms());
+        }
+        boolean ended = false;
+        for (int i = 0; i < record.tags().size(); i++) {
+            Tag tag = record.tags().get(i);
+            // the bell itself, and the calls made with it, come at the end and not after it
+            boolean after = tag.t().ms() > end || ended && tag.t().ms() >= end && !(tag instanceof Tag.Call);
+            if (tag.t().ms() > longest) {
+                late("past-length", i, "comes after the scheduled time has run out. It counts for nothing.");
+            } else if (after && !(tag instanceof Tag.End) && !(tag instanceof Tag.Remark)) {
+                late("after-end", i, "comes after the match has ended. It counts for nothing.");
+            }
+            ended |= tag instanceof Tag.End;
+        }
+        return end;
+    }
+
+    private void late(String code, int tag, String message) {
+        findings.add(Finding.at(
+                        record,
+                        tag,
+                        code,
+                        Finding.Severity.WARNING,
+                        "This " + record.tags().get(tag).type() + " " + message)
+                .repair(Edit.remove(record, tag), "take it out"));
+    }
+
+    private List<Award> guardPulls(long end) {
+        List<Award> pulls = new ArrayList<>();
+        long line = Math.round(rules.pointsFrom() * record.details().lengthMs());
+        for (int i = 0; rules.guardPull() != 0 && i < record.tags().size(); i++) {
+            if (record.tags().get(i) instanceof Tag.Action a
+                    && a.completed()
+                    && lexicon.familyOf(a.technique()).equals("guard-pull")
+                    && a.t().ms() >= line
+                    && a.t().ms() <= end) {
+                pulls.add(new Award(
+                        a.t(), a.t(), a.by(), "guard-pull", rules.guardPull(), "guard pulled while points count", i));
+            }
+        }
+        return pulls;
+    }
+
+    private static List<Step> board(List<Award> awards, List<Advantage> advantages, List<Penalty> penalties) {
+        List<MatchTime> times = new ArrayList<>(List.of(MatchTime.ZERO));
+        awards.forEach(a -> times.add(a.confirmedAt()));
+        advantages.forEach(a -> times.add(a.t()));
+        penalties.forEach(p -> times.add(p.t()));
+        return times.stream()
+                .distinct()
+                .sorted()
+                .map(t -> new Step(
+                        t,
+                        points(awards, Corner.A, t),
+                        points(awards, Corner.B, t),
+                        (int) advantages.stream()
+                                .filter(x -> x.who() == Corner.A && x.t().compareTo(t) <= 0)
+                                .count(),
+                        (int) advantages.stream()
+                                .filter(x -> x.who() == Corner.B && x.t().compareTo(t) <= 0)
+                                .count(),
+                        (int) penalties.stream()
+                                .filter(x -> x.who() == Corner.A && x.t().compareTo(t) <= 0)
+                                .count(),
+                        (int) penalties.stream()
+                                .filter(x -> x.who() == Corner.B && x.t().compareTo(t) <= 0)
+                                .count()))
+                .toList();
+    }
+
+    private static int points(List<Award> awards, Corner c, MatchTime t) {
+        return awards.stream()
+                .filter(a -> a.who() == c && a.confirmedAt().compareTo(t) <= 0)
+                .mapToInt(Award::value)
+                .sum();
+    }
+
+    private static Map<Corner, Long> control(List<State> states, long end) {
+        Map<Corner, Long> control = new EnumMap<>(Map.of(Corner.A, 0L, Corner.B, 0L));
+        for (State s : states) {
+            if (s.top() != null && !s.neutral()) {
+                control.merge(s.top(), Math.max(0, Math.min(s.to(), end) - s.from()), Long::sum);
+            }
+        }
+        return control;
+    }
+
+    private Verdict verdict(Optional<Tag.Action> finish, Corner disqualified, Step last) {
+        if (finish.isPresent()) {
+            return new Verdict(finish.get().by(), Method.SUBMISSION);
+        }
+        if (disqualified != null) {
+            return new Verdict(disqualified.other(), Method.DISQUALIFICATION);
+        }
+        for (String tie : rules.tieBreaks()) {
+            int lead = switch (tie) {
+                case "points" -> last.a() - last.b();
+                case "advantages" -> last.advA() - last.advB();
+                case "penalties" -> last.penB() - last.penA();
+                default -> 0;
+            };
+            if (lead != 0) {
+                return new Verdict(
+                        lead > 0 ? Corner.A : Corner.B, Method.valueOf(tie.toUpperCase(java.util.Locale.ROOT)));
+            }
+            if (tie.equals("draw")) {
+                return new Verdict(null, Method.DRAW);
+            }
+        }
+        // the referees decide; until they have, nobody has won
+        var told = record.details().result();
+        boolean decided = told != null && told.method() == Method.DECISION;
+        return new Verdict(decided ? told.winner() : null, Method.DECISION);
+    }
+}

@@ -1,0 +1,107 @@
+package farglass.tendency;
+
+import java.util.Arrays;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.Set;
+import java.util.function.BiPredicate;
+import java.util.function.Function;
+
+/** One athlete's matches that count for the library's average, and their sums. */
+final class AthleteSums {
+    private final String athlete;
+    private final List<MatchFacts> matches;
+    private final Map<String, int[]> tries = new HashMap<>();
+    private final Map<MatchFacts.Stand, Long> ms = new LinkedHashMap<>();
+    /** By trigger, then answer; null until asked for. */
+    private Map<String, Map<String, Integer>> answers;
+    /** By place and role, then how it was left; null until asked for. */
+    private Map<MatchFacts.Stand, Map<String, Integer>> exits;
+
+    AthleteSums(String athlete, List<MatchFacts> matches) {
+        this.athlete = athlete;
+        this.matches = matches;
+        for (MatchFacts f : matches) {
+            MatchFacts.Tally t = f.tally(athlete);
+            t.tries().forEach((key, n) -> {
+                int[] sum = tries.computeIfAbsent(key, k -> new int[3]);
+                for (int i = 0; i < sum.length; i++) {
+                    sum[i] += n[i];
+                }
+            });
+            t.ms().forEach((stand, v) -> ms.merge(stand, v, Long::sum));
+        }
+    }
+
+    List<MatchFacts> matches() {
+        return matches;
+    }
+
+    MatchFacts.Tally tally(MatchFacts f) {
+        return f.tally(athlete);
+    }
+
+    /** Attempts that worked, that had an outcome, and all; null when there were none. */
+    int[] tries(String key) {
+        return tries.get(key);
+    }
+
+    Map<MatchFacts.Stand, Long> ms() {
+        return ms;
+    }
+
+    double time(BiPredicate<String, String> counted) {
+        double sum = 0;
+        for (Map.Entry<MatchFacts.Stand, Long> e : ms.entrySet()) {
+            if (counted.test(e.getKey().position(), e.getKey().role())) {
+                sum += e.getValue();
+            }
+        }
+        return sum;
+    }
+
+    /** How often each answer followed a trigger of the other's. */
+    synchronized Map<String, Integer> answers(String trigger) {
+        if (answers == null) {
+            answers = sums(f -> f.answerCounts(f.record().cornerOf(athlete).orElseThrow()));
+        }
+        return answers.getOrDefault(trigger, Map.of());
+    }
+
+    /** How often a place was left in each way. */
+    synchronized Map<String, Integer> exits(MatchFacts.Stand stand) {
+        if (exits == null) {
+            exits = sums(f -> f.exitCounts(f.record().cornerOf(athlete).orElseThrow()));
+        }
+        return exits.getOrDefault(stand, Map.of());
+    }
+
+    private <K> Map<K, Map<String, Integer>> sums(Function<MatchFacts, Map<K, Map<String, Integer>>> of) {
+        Map<K, Map<String, Integer>> all = new HashMap<>();
+        for (MatchFacts f : matches) {
+            of.apply(f).forEach((key, counts) -> {
+                Map<String, Integer> sum = all.computeIfAbsent(key, k -> new HashMap<>());
+                counts.forEach((what, n) -> sum.merge(what, n, Integer::sum));
+            });
+        }
+        return all;
+    }
+
+    /** Keys whose attempts are not the same in both; either may be null. */
+    static Set<String> changedTries(AthleteSums a, AthleteSums b) {
+        Map<String, int[]> was = a == null ? Map.of() : a.tries;
+        Map<String, int[]> is = b == null ? Map.of() : b.tries;
+        Set<String> keys = new HashSet<>(was.keySet());
+        keys.addAll(is.keySet());
+        keys.removeIf(k -> Arrays.equals(was.get(k), is.get(k)));
+        return keys;
+    }
+
+    static boolean sameTime(AthleteSums a, AthleteSums b) {
+        return Objects.equals(a == null ? Map.of() : a.ms, b == null ? Map.of() : b.ms);
+    }
+}

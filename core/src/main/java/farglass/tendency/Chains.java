@@ -1,0 +1,255 @@
+package farglass.tendency;
+
+import farglass.stats.FalseDiscovery;
+import farglass.stats.Grade;
+import farglass.stats.PoissonCount;
+import farglass.stats.Trial;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.IdentityHashMap;
+import java.util.List;
+import java.util.Map;
+
+/**
+ * Which tags follow each other more often than chance? Exchanges are short, so that every subsequence of 2 to 6 tags with at
+ * most one skipped tag in all is counted exactly, once per exchange; closed ones with 3 exchanges in 3 matches are judged.
+ *
+ * <p>Pairs are held against independence of consecutive tags given who acts and where, longer chains against a first-order
+ * model of the other matches ({@link ChainModel}); Poisson upper tail given that the least support was reached, false discovery
+ * rate 10 % (Benjamini and Hochberg 1995). An accepted pair that mostly occurs within a longer row is told as that row, held
+ * against independence too, because a first-order model explains a row that its pairs explain.
+ *
+ * <p>Accepted greedily, longer chains before pairs because a pair is judged against a weaker model: a candidate that shares two
+ * tags in order with an accepted chain is its shadow, unless it still passes without the exchanges that hold that chain.
+ */
+public final class Chains {
+    static final int LONGEST = 6;
+    private static final int EXCHANGES = 3;
+    /** What is held by less than one exchange in so many is no habit, however surely it is no chance. */
+    private static final int RARE = 50;
+
+    private static final int MATCHES = 3;
+    private static final double RATE = 0.10;
+    /** A row stands for its pairs when it holds at least this share of their exchanges. */
+    private static final double MOST = 0.6;
+
+    private final List<Exchanges.Exchange> exchanges;
+    private final int[][] symbols;
+    private final ChainTrie trie;
+    private final ChainModel model;
+    /** Least number of exchanges of a pattern that is looked at. */
+    private final int support;
+    /** By the pattern itself, which its node keeps. */
+    private final Map<int[], double[]> independent = new IdentityHashMap<>();
+
+    private Chains(List<Exchanges.Exchange> exchanges, long seed) {
+        this.exchanges = exchanges;
+        Map<String, Integer> numbers = new HashMap<>();
+        symbols = new int[exchanges.size()][];
+        for (int e = 0; e < symbols.length; e++) {
+            symbols[e] = exchanges.get(e).steps().stream()
+                    .mapToInt(s -> numbers.computeIfAbsent(s.symbol(), k -> numbers.size()))
+                    .toArray();
+        }
+        support = Math.max(EXCHANGES, (symbols.length + RARE - 1) / RARE);
+        trie = ChainTrie.frequent(symbols, support, LONGEST);
+        model = new ChainModel(exchanges, symbols, seed);
+    }
+
+    /** A counted pattern. */
+    private record Candidate(
+            int[] pattern, List<Integer> in, double[] expectedIn, double expected, double p, double q, int matches) {
+        Candidate adjusted(double value) {
+            return new Candidate(pattern, in, expectedIn, expected, p, value, matches);
+        }
+    }
+
+    /**
+     * @param seed of the simulated libraries
+     * @return strongest evidence first, then by the lower bound of the lift
+     */
+    public static List<Chain> of(Evidence evidence, long seed) {
+        List<Exchanges.Exchange> exchanges = Exchanges.of(evidence);
+        return exchanges.size() < EXCHANGES ? List.of() : new Chains(exchanges, seed).find();
+    }
+
+    /** One trial per exchange: does it hold the chain? */
+    public static List<Trial> trials(List<Exchanges.Exchange> exchanges, List<String> chain) {
+        Map<String, Integer> numbers = new HashMap<>();
+        int[] pattern = chain.stream()
+                .mapToInt(s -> numbers.computeIfAbsent(s, k -> numbers.size()))
+                .toArray();
+        List<Trial> trials = new ArrayList<>();
+        for (Exchanges.Exchange e : exchanges) {
+            int[] symbols = e.steps().stream()
+                    .mapToInt(s -> numbers.getOrDefault(s.symbol(), -1))
+                    .toArray();
+            int[] at = ChainTrie.places(symbols, pattern);
+            trials.add(e.seen().trial(e.steps().get(at == null ? 0 : at[0]).tag(), at != null));
+        }
+        return trials;
+    }
+
+    /** In how many exchanges each chain is held. */
+    public static int[] held(List<Exchanges.Exchange> exchanges, List<Chain> chains) {
+        Map<String, Integer> numbers = new HashMap<>();
+        int[][] patterns = chains.stream()
+                .map(c -> c.symbols().stream()
+                        .mapToInt(s -> numbers.computeIfAbsent(s, k -> numbers.size()))
+                        .toArray())
+                .toArray(int[][]::new);
+        int[] held = new int[patterns.length];
+        for (Exchanges.Exchange e : exchanges) {
+            int[] symbols = e.steps().stream()
+                    .mapToInt(s -> numbers.getOrDefault(s.symbol(), -1))
+                    .toArray();
+            for (int c = 0; c < patterns.length; c++) {
+                held[c] += ChainTrie.places(symbols, patterns[c]) == null ? 0 : 1;
+            }
+        }
+        return held;
+    }
+
+    private List<Chain> find() {
+        List<ChainTrie.Node> nodes = trie.closed().stream()
+                .filter(n -> matches(n.exchanges()) >= MATCHES)
+                .toList();
+        double[][] expected = model.expected(nodes, trie, support);
+        List<Candidate> judged = new ArrayList<>();
+        for (int i = 0; i < nodes.size(); i++) {
+            judged.add(judge(nodes.get(i), expected[i]));
+        }
+        double[] q = FalseDiscovery.adjusted(
+                judged.stream().mapToDouble(Candidate::p).toArray());
+        List<Candidate> kept = new ArrayList<>();
+        double limit = 0;
+        for (int i = 0; i < q.length; i++) {
+            if (q[i] <= RATE) {
+                kept.add(judged.get(i).adjusted(q[i]));
+                limit = Math.max(limit, judged.get(i).p());
+            }
+        }
+        kept.addAll(rows(nodes, kept));
+        return withoutShadows(kept, limit).stream()
+                .map(this::chain)
+                .sorted(Comparator.comparing(Chain::grade)
+                        .thenComparing(Comparator.comparingDouble(Chain::liftLo).reversed())
+                        .thenComparing(c -> c.symbols().toString()))
+                .toList();
+    }
+
+    private Candidate judge(ChainTrie.Node n, double[] expectedIn) {
+        double mean = Math.max(ChainModel.LEAST, Arrays.stream(expectedIn).sum());
+        double p = PoissonCount.upperTail(n.exchanges().size(), mean, support);
+        return new Candidate(n.pattern(), n.exchanges(), expectedIn, mean, p, 1, matches(n.exchanges()));
+    }
+
+    /** Longer rows that hold most of the exchanges of an accepted pair. */
+    private List<Candidate> rows(List<ChainTrie.Node> nodes, List<Candidate> kept) {
+        List<Candidate> rows = new ArrayList<>();
+        for (ChainTrie.Node n : nodes) {
+            if (n.pattern().length > 2 && kept.stream().noneMatch(c -> c.pattern() == n.pattern())) {
+                List<Candidate> parts = kept.stream()
+                        .filter(c -> c.pattern().length == 2 && shared(c.pattern(), n.pattern()) == 2)
+                        .filter(c -> n.exchanges().size() >= MOST * c.in().size())
+                        .toList();
+                if (!parts.isEmpty()) {
+                    double q = parts.stream().mapToDouble(Candidate::q).max().orElseThrow();
+                    rows.add(judge(n, independent(n.pattern())).adjusted(q));
+                }
+            }
+        }
+        return rows;
+    }
+
+    private int matches(List<Integer> in) {
+        return (int) in.stream()
+                .map(e -> exchanges.get(e).seen().record().id())
+                .distinct()
+                .count();
+    }
+
+    private List<Candidate> withoutShadows(List<Candidate> kept, double limit) {
+        List<Candidate> order = new ArrayList<>(kept);
+        Map<Candidate, Double> alone = new IdentityHashMap<>();
+        kept.forEach(c -> alone.put(c, againstIndependence(c)));
+        order.sort(Comparator.comparing((Candidate c) -> c.pattern().length == 2)
+                .thenComparingDouble(alone::get)
+                .thenComparing(
+                        Comparator.comparingInt((Candidate c) -> c.in().size()).reversed())
+                .thenComparing(c -> Arrays.toString(c.pattern())));
+        List<Candidate> accepted = new ArrayList<>();
+        for (Candidate c : order) {
+            if (accepted.stream().allMatch(a -> shared(a.pattern(), c.pattern()) < 2 || standsWithout(c, a, limit))) {
+                accepted.add(c);
+            }
+        }
+        return accepted;
+    }
+
+    private double[] independent(int[] pattern) {
+        return independent.computeIfAbsent(pattern, model::independent);
+    }
+
+    /** Rows of all lengths are put in order by the same measure. */
+    private double againstIndependence(Candidate c) {
+        double mean = Arrays.stream(independent(c.pattern())).sum();
+        return PoissonCount.upperTail(c.in().size(), Math.max(ChainModel.LEAST, mean), support);
+    }
+
+    private boolean standsWithout(Candidate c, Candidate accepted, double limit) {
+        List<Integer> rest =
+                c.in().stream().filter(e -> !accepted.in().contains(e)).toList();
+        if (rest.size() < support || matches(rest) < MATCHES) {
+            return false;
+        }
+        double mean = 0;
+        for (int e = 0; e < symbols.length; e++) {
+            mean += accepted.in().contains(e) ? 0 : c.expectedIn()[e];
+        }
+        return PoissonCount.upperTail(rest.size(), Math.max(ChainModel.LEAST, mean), support) <= limit;
+    }
+
+    /** Length of the longest row of symbols that both hold in order. */
+    static int shared(int[] a, int[] b) {
+        int[][] best = new int[a.length + 1][b.length + 1];
+        for (int i = 1; i <= a.length; i++) {
+            for (int j = 1; j <= b.length; j++) {
+                best[i][j] = a[i - 1] == b[j - 1] ? best[i - 1][j - 1] + 1 : Math.max(best[i - 1][j], best[i][j - 1]);
+            }
+        }
+        return best[a.length][b.length];
+    }
+
+    private Chain chain(Candidate c) {
+        List<Trial> trials = new ArrayList<>();
+        List<Exchanges.Step> steps = List.of();
+        double w = 0;
+        double ww = 0;
+        for (int e : c.in()) {
+            int[] at = ChainTrie.places(symbols[e], c.pattern());
+            Exchanges.Exchange exchange = exchanges.get(e);
+            if (steps.isEmpty()) {
+                steps = Arrays.stream(at).mapToObj(i -> exchange.steps().get(i)).toList();
+            }
+            trials.add(exchange.seen().trial(exchange.steps().get(at[0]).tag(), true));
+            double weight = exchange.seen().weight();
+            w += weight;
+            ww += weight * weight;
+        }
+        int n = c.in().size();
+        return new Chain(
+                steps,
+                n,
+                c.matches(),
+                c.expected(),
+                n / c.expected(),
+                PoissonCount.lower(n) / c.expected(),
+                c.p(),
+                c.q(),
+                Grade.of(Math.min(w * w / ww, w), c.matches(), 0),
+                trials);
+    }
+}

@@ -1,0 +1,118 @@
+package farglass.tendency;
+
+import farglass.match.Corner;
+import farglass.stats.BetaPrior;
+import farglass.stats.Clustering;
+import farglass.stats.Estimate;
+import farglass.stats.Median;
+import farglass.stats.Proportion;
+import farglass.stats.Trial;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
+
+/**
+ * When the other does this, what does the athlete do? For every trigger the distribution of the answers (Dirichlet-multinomial,
+ * prior from the other athletes' answers to the same trigger), how soon, and how often the trigger worked all the same.
+ */
+public final class Reactions {
+    private static final int TRIGGERS = 3;
+
+    private Reactions() {}
+
+    /**
+     * One answer.
+     *
+     * @param answer a technique, {@code =} and a coded answer, or {@code none}
+     * @param share of all triggers; the trials are the triggers
+     * @param conceded how often the trigger worked when this was the answer
+     */
+    public record Answer(String answer, Estimate share, List<Trial> trials, Estimate conceded, List<Trial> results) {}
+
+    /**
+     * Everything that answered one trigger.
+     *
+     * @param medianDelayMs over the answers that are actions; NaN without any
+     */
+    public record Row(String trigger, int count, List<Answer> answers, double medianDelayMs) {}
+
+    private record Seen(Evidence.Seen match, Reaction reaction) {}
+
+    /**
+     * @param own true for what the athlete answers to the others' attempts, false for what they answer to the athlete's
+     * @param most number of triggers wanted
+     * @return triggers seen at least 3 times, most frequent first
+     */
+    public static List<Row> of(Evidence evidence, boolean own, int most, long seed) {
+        Map<String, List<Seen>> byTrigger = new TreeMap<>();
+        for (Evidence.Seen seen : evidence.matches()) {
+            Corner reacting = own ? seen.corner() : seen.corner().other();
+            for (Reaction r : seen.facts().reactions(reacting)) {
+                if (seen.counts(r.trigger().action().t())) {
+                    byTrigger
+                            .computeIfAbsent(r.trigger().action().technique(), k -> new ArrayList<>())
+                            .add(new Seen(seen, r));
+                }
+            }
+        }
+        return byTrigger.entrySet().stream()
+                .filter(e -> e.getValue().size() >= TRIGGERS)
+                .sorted(Comparator.comparingInt((Map.Entry<String, List<Seen>> e) ->
+                                e.getValue().size())
+                        .reversed()
+                        .thenComparing(Map.Entry::getKey))
+                .limit(most)
+                .map(e -> row(evidence, e.getKey(), e.getValue(), seed))
+                .toList();
+    }
+
+    private static Row row(Evidence evidence, String trigger, List<Seen> seen, long seed) {
+        Map<String, Integer> counts = new TreeMap<>();
+        seen.forEach(s -> counts.merge(s.reaction().answer(), 1, Integer::sum));
+        List<String> answers = new ArrayList<>(counts.keySet());
+        List<BetaPrior> priors = priors(evidence, trigger, answers);
+        List<Answer> rows = new ArrayList<>();
+        for (int i = 0; i < answers.size(); i++) {
+            String answer = answers.get(i);
+            List<Trial> trials = seen.stream()
+                    .map(s -> s.match()
+                            .trial(
+                                    s.reaction().trigger().index(),
+                                    s.reaction().answer().equals(answer)))
+                    .toList();
+            List<Trial> results = seen.stream()
+                    .filter(s -> s.reaction().answer().equals(answer))
+                    .filter(s -> Evidence.outcomeSeen(s.reaction().trigger().action()))
+                    .map(s -> s.match()
+                            .trial(
+                                    s.reaction().trigger().index(),
+                                    s.reaction().trigger().action().completed()))
+                    .toList();
+            long stream = seed + (trigger + answer).hashCode();
+            rows.add(new Answer(
+                    answer,
+                    Proportion.of(trials, priors.get(i), Clustering.DEFAULT_RHO, stream),
+                    trials,
+                    Proportion.of(results, BetaPrior.jeffreys(), Clustering.DEFAULT_RHO, stream + 1),
+                    results));
+        }
+        rows.sort(Comparator.comparingDouble((Answer a) -> a.share().x())
+                .reversed()
+                .thenComparing(Answer::answer));
+        double delay = Median.of(seen.stream()
+                .mapToLong(s -> s.reaction().delayMs())
+                .filter(d -> d >= 0)
+                .toArray());
+        return new Row(trigger, seen.size(), rows, delay);
+    }
+
+    /** The other athletes' answers to the same trigger, one row of counts each. */
+    private static List<BetaPrior> priors(Evidence evidence, String trigger, List<String> answers) {
+        if (!evidence.filter().baseline()) {
+            return BetaPrior.row(List.of(), answers.size());
+        }
+        return evidence.index().baseline(evidence.filter()).answers(trigger, answers, evidence.athlete());
+    }
+}

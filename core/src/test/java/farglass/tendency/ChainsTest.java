@@ -1,0 +1,210 @@
+package farglass.tendency;
+
+import static farglass.match.Records.named;
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import farglass.lexicon.Lexicon;
+import farglass.match.Corner;
+import farglass.match.MatchRecord;
+import farglass.match.Outcome;
+import farglass.match.Tag;
+import farglass.match.TagInfo;
+import farglass.time.MatchTime;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Set;
+import java.util.stream.IntStream;
+import org.apache.commons.rng.UniformRandomProvider;
+import org.apache.commons.rng.simple.RandomSource;
+import org.junit.jupiter.api.Test;
+
+class ChainsTest {
+    private static final Lexicon LEXICON = Lexicon.builtIn();
+    private static final Filter PLAIN = new Filter(null, null, null, null, null, null, false);
+    private static final List<String> CODES = List.of(
+            "knee-cut",
+            "toreando",
+            "leg-drag",
+            "x-pass",
+            "triangle",
+            "armbar",
+            "lasso-sweep",
+            "scissor-sweep",
+            "hip-escape",
+            "kimura");
+    private static final List<List<String>> PLANTED = List.of(
+            List.of("self lasso-sweep", "other posture-out", "self triangle", "self omoplata"),
+            List.of("other toreando", "self frame-retention", "other x-pass"));
+
+    /** Matches of two exchanges each, both athletes drawing at random, with chains put in now and then. */
+    private static Evidence library(int matches, double planted, long seed) {
+        UniformRandomProvider rng = RandomSource.XO_RO_SHI_RO_128_PP.create(seed);
+        List<MatchRecord> records = new ArrayList<>();
+        for (int m = 0; m < matches; m++) {
+            List<Tag> tags = new ArrayList<>(List.of(new Tag.Start(MatchTime.ZERO, TagInfo.NONE)));
+            long t = 0;
+            for (int e = 0; e < 2; e++) {
+                tags.add(Tag.Position.of(MatchTime.ofMs(t), "STD", null, null));
+                tags.add(Tag.Position.of(MatchTime.ofMs(t + 500), "LAS", Corner.B, Corner.A));
+                t += 1000;
+                for (String symbol : exchange(planted, rng)) {
+                    Corner by = symbol.startsWith("self") ? Corner.A : Corner.B;
+                    String code = symbol.substring(symbol.indexOf(' ') + 1);
+                    tags.add(Tag.Action.of(MatchTime.ofMs(t), by, code).result(Outcome.STUFFED, 1, null, null));
+                    t += 3000;
+                }
+            }
+            tags.add(new Tag.End(MatchTime.ofMs(t), TagInfo.NONE));
+            records.add(named("m" + m, LocalDate.of(2030, 1, 1), "us", "x", tags.toArray(new Tag[0])));
+        }
+        return Evidence.of(records, "us", PLAIN, LEXICON);
+    }
+
+    private static List<String> exchange(double planted, UniformRandomProvider rng) {
+        List<String> symbols = new ArrayList<>();
+        int length = 6 + rng.nextInt(7);
+        while (symbols.size() < length) {
+            symbols.add((rng.nextBoolean() ? "self " : "other ") + CODES.get(rng.nextInt(CODES.size())));
+        }
+        for (List<String> chain : PLANTED) {
+            if (rng.nextDouble() < planted) {
+                symbols.addAll(rng.nextInt(symbols.size() + 1), chain);
+            }
+        }
+        return symbols;
+    }
+
+    @Test
+    void plantedChainsAreAmongTheFirstFiveWithoutTheirShadows() {
+        int runs = 12;
+        long found = IntStream.range(0, runs)
+                .parallel()
+                .filter(seed -> {
+                    List<Chain> chains = Chains.of(library(120, 0.15, seed), seed);
+                    List<List<String>> first =
+                            chains.stream().limit(5).map(Chain::symbols).toList();
+                    for (int i = 0; i < chains.size(); i++) {
+                        for (int j = 0; j < i; j++) {
+                            assertThat(shadow(chains.get(i), chains.get(j)))
+                                    .as(chains.get(i).symbols() + " beside "
+                                            + chains.get(j).symbols())
+                                    .isFalse();
+                        }
+                    }
+                    return first.containsAll(PLANTED);
+                })
+                .count();
+        assertThat(found).as("of " + runs + " libraries").isGreaterThanOrEqualTo(11);
+    }
+
+    /** The same tags in order, two or more, in largely the same exchanges. */
+    private static boolean shadow(Chain a, Chain b) {
+        Set<Object> in = new HashSet<>();
+        a.trials().forEach(t -> in.add(t.tag().match()));
+        long both =
+                b.trials().stream().filter(t -> in.contains(t.tag().match())).count();
+        int[] first = a.symbols().stream().mapToInt(String::hashCode).toArray();
+        int[] second = b.symbols().stream().mapToInt(String::hashCode).toArray();
+        return Chains.shared(first, second) >= 2 && both > 0.8 * Math.min(a.exchanges(), b.exchanges());
+    }
+
+    @Test
+    void falseChainsKeepToTheStatedRate() {
+        int runs = 40;
+        long with = IntStream.range(100, 100 + runs)
+                .parallel()
+                .filter(seed -> !Chains.of(library(60, 0, seed), seed).isEmpty())
+                .count();
+        assertThat(with)
+                .as("libraries without any chain in which one was found, of " + runs)
+                .isLessThanOrEqualTo(4);
+        int listed = 0;
+        int wrong = 0;
+        for (int seed = 0; seed < 6; seed++) {
+            for (Chain c : Chains.of(library(120, 0.15, seed), seed)) {
+                listed++;
+                wrong += PLANTED.stream().anyMatch(p -> overlap(p, c.symbols())) ? 0 : 1;
+            }
+        }
+        assertThat(listed).isGreaterThanOrEqualTo(12);
+        assertThat((double) wrong / listed).isLessThanOrEqualTo(0.10);
+    }
+
+    private static boolean overlap(List<String> planted, List<String> found) {
+        return Chains.shared(
+                        planted.stream().mapToInt(String::hashCode).toArray(),
+                        found.stream().mapToInt(String::hashCode).toArray())
+                >= 2;
+    }
+
+    @Test
+    void aPatternIsCountedOncePerExchangeWithOneSkipInAll() {
+        int[][] exchanges = {{1, 2, 3}, {1, 9, 2, 3}, {1, 9, 2, 9, 3}, {1, 1, 2, 2, 3}, {3, 2, 1}};
+        ChainTrie trie = ChainTrie.frequent(exchanges, 2, 6);
+        List<ChainTrie.Node> closed = trie.closed();
+        ChainTrie.Node all = closed.stream()
+                .filter(n -> Arrays.equals(n.pattern(), new int[] {1, 2, 3}))
+                .findFirst()
+                .orElseThrow();
+        assertThat(all.exchanges())
+                .as("two skips are one too many, and 1 1 2 2 3 skips only the second 2")
+                .containsExactly(0, 1, 3);
+        assertThat(closed.stream().filter(n -> Arrays.equals(n.pattern(), new int[] {1, 2})))
+                .as("held by the third exchange too, so it is not covered by the longer one")
+                .singleElement()
+                .satisfies(n -> assertThat(n.exchanges()).containsExactly(0, 1, 2, 3));
+        assertThat(ChainTrie.places(new int[] {1, 1, 9, 2, 3}, new int[] {1, 2, 3}))
+                .containsExactly(1, 3, 4);
+        assertThat(ChainTrie.places(new int[] {1, 9, 2, 9, 3}, new int[] {1, 2, 3}))
+                .isNull();
+        ChainCounter.Run run = new ChainCounter(trie, closed).new Run(new int[] {1, 2, 3, 1, 2, 3});
+        run.count();
+        double[] counts = run.counts();
+        assertThat(counts[closed.indexOf(all)]).isEqualTo(1);
+    }
+
+    @Test
+    void pairsAreExpectedAsRowsAre() {
+        int[][] contexts = {{0, 1, 0, 2, 1}, {1, 1}, {2}, {0, 0, 0, 1, 2, 2, 1}};
+        double[][] chances = {{0.5, 0.3, 0.2}, {0, 0.25, 0.75}, {1, 0, 0}};
+        ChainPairs pairs = new ChainPairs(contexts, chances);
+        for (int a = 0; a < 3; a++) {
+            for (int b = 0; b < 3; b++) {
+                double[] expected = pairs.expected(new int[] {a, b});
+                for (int e = 0; e < contexts.length; e++) {
+                    double none = 1;
+                    for (int i = 0; i < contexts[e].length; i++) {
+                        for (int gap = 1; gap <= 2 && i + gap < contexts[e].length; gap++) {
+                            none *= 1 - chances[contexts[e][i]][a] * chances[contexts[e][i + gap]][b];
+                        }
+                    }
+                    assertThat(expected[e]).as(a + " " + b + " in " + e).isCloseTo(1 - none, within(1e-12));
+                }
+            }
+        }
+    }
+
+    @Test
+    void tooLittleFilmGivesNoChainAndTheSameSeedTheSameChains() {
+        assertThat(Chains.of(library(1, 1, 1), 1)).isEmpty();
+        assertThat(Chains.of(Evidence.of(List.of(), "us", PLAIN, LEXICON), 1)).isEmpty();
+        Evidence e = library(40, 0.4, 3);
+        List<Chain> once = Chains.of(e, 7);
+        assertThat(once).isNotEmpty().isEqualTo(Chains.of(e, 7));
+        assertThat(once).extracting(Chain::grade).isSorted();
+        assertThat(once).allSatisfy(c -> {
+            assertThat(c.trials()).hasSize(c.exchanges());
+            assertThat(c.liftLo()).isLessThan(c.lift());
+            assertThat(c.q()).isLessThanOrEqualTo(0.10);
+            assertThat(c.matches()).isGreaterThanOrEqualTo(3);
+        });
+        assertThat(Chains.trials(Exchanges.of(e), once.get(0).symbols()).stream()
+                        .filter(t -> t.worked())
+                        .count())
+                .isEqualTo(once.get(0).exchanges());
+    }
+}

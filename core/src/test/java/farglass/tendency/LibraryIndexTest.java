@@ -1,0 +1,90 @@
+package farglass.tendency;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import farglass.lexicon.Lexicon;
+import farglass.match.MatchRecord;
+import farglass.match.Outcome;
+import farglass.match.Tag;
+import farglass.profile.Claim;
+import farglass.profile.Profile;
+import farglass.profile.Question;
+import farglass.simulate.DemoLibrary;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Random;
+import org.junit.jupiter.api.Test;
+
+/** What is kept of an index when tags change must be what a new one would say. */
+class LibraryIndexTest {
+    private static final Lexicon LEXICON = Lexicon.builtIn();
+    private static final List<MatchRecord> DEMO = DemoLibrary.matches(LEXICON, DemoLibrary.SEED);
+
+    /** Turns an outcome, drops a tag, shifts one in time, or names another technique. */
+    private static MatchRecord changed(MatchRecord r, Random random) {
+        List<Tag> tags = new ArrayList<>(r.tags());
+        int i = 1 + random.nextInt(tags.size() - 2);
+        Tag t = tags.get(i);
+        if (t instanceof Tag.Action a && random.nextBoolean()) {
+            Outcome o = a.completed() ? Outcome.STUFFED : Outcome.COMPLETED;
+            tags.set(i, a.result(o, a.reached(), a.to(), a.until()));
+        } else if (random.nextBoolean()) {
+            tags.remove(i);
+        } else {
+            tags.set(i, t.at(t.t().plus(700)));
+        }
+        return r.withTags(tags);
+    }
+
+    private static void same(LibraryIndex kept, LibraryIndex made, String who, Filter f) {
+        Profile a = Profile.of(kept, who, f, 1);
+        Profile b = Profile.of(made, who, f, 1);
+        for (Question q : Question.values()) {
+            List<Claim> was = a.page(q).claims();
+            List<Claim> is = b.page(q).claims();
+            assertThat(was).as(q + " of " + who).hasSameSizeAs(is);
+            for (int i = 0; i < was.size(); i++) {
+                assertThat(was.get(i)).as(q + " " + was.get(i).id()).isEqualTo(is.get(i));
+            }
+        }
+    }
+
+    @Test
+    void anIndexThatFollowedChangesSaysWhatANewOneSays() {
+        Random random = new Random(11);
+        List<MatchRecord> now = new ArrayList<>(DEMO);
+        LibraryIndex index = LibraryIndex.of(now, LEXICON);
+        List<Filter> filters = List.of(Filter.ALL, Filter.ALL.attire("gi"));
+        filters.forEach(f -> Profile.of(index, "brisa-tolendt", f, 1));
+        LibraryIndex following = index;
+        for (int step = 0; step < 12; step++) {
+            int at = random.nextInt(now.size());
+            if (step == 5) {
+                now.remove(at);
+            } else {
+                now.set(at, changed(now.get(at), random));
+            }
+            following = following.with(now);
+            // fits are made in between, so that some are kept over several changes
+            Profile.page(following, "brisa-tolendt", filters.get(step % 2), 1, Question.REACTIONS);
+        }
+        LibraryIndex made = LibraryIndex.of(now, LEXICON);
+        for (Filter f : filters) {
+            same(following, made, "brisa-tolendt", f);
+            same(following, made, "juno-fastrel", f);
+        }
+    }
+
+    @Test
+    void unchangedRecordsKeepTheirFacts() {
+        LibraryIndex index = LibraryIndex.of(DEMO, LEXICON);
+        List<MatchRecord> now = new ArrayList<>(DEMO);
+        now.set(3, changed(now.get(3), new Random(1)));
+        LibraryIndex next = index.with(now);
+        List<MatchFacts> was = List.copyOf(index.facts());
+        List<MatchFacts> is = List.copyOf(next.facts());
+        for (int i = 0; i < was.size(); i++) {
+            assertThat(is.get(i) == was.get(i)).as("match " + i).isEqualTo(i != 3);
+        }
+    }
+}

@@ -1,0 +1,110 @@
+package farglass.desk.player;
+
+import farglass.desk.shell.Desk;
+import farglass.desk.shell.Ui;
+import farglass.desk.shell.Words;
+import farglass.film.Player;
+import farglass.match.FilmRef;
+import farglass.match.MatchRecord;
+import farglass.time.FilmTime;
+import farglass.time.MatchTime;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.function.BiConsumer;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.StackPane;
+import javafx.scene.layout.VBox;
+
+/** Plays a moment of a match in place, two seconds before to five after, again and again. */
+public final class MomentView extends VBox {
+    private static final long BEFORE_MS = 2000;
+    private static final long AFTER_MS = 5000;
+    private final Desk desk;
+    private final FilmView film = new FilmView();
+    private final Label caption = Ui.prose("", "body");
+    private Path openPath;
+    private String shownMatch;
+    private int shownTag = -1;
+
+    /**
+     * @param hint what to do while nothing is shown
+     * @param toFilm opens a match in the film station, at a tag or -1
+     */
+    public MomentView(Desk desk, String hint, BiConsumer<String, Integer> toFilm) {
+        super(8);
+        this.desk = desk;
+        StackPane screen = new StackPane(film);
+        screen.getStyleClass().add("screen");
+        screen.setMinHeight(230);
+        screen.setPrefHeight(252);
+        film.open(null, hint);
+        Button open = Ui.button(
+                Words.of("clip.open"),
+                () -> {
+                    if (shownMatch != null) {
+                        toFilm.accept(shownMatch, shownTag);
+                    }
+                },
+                "choice");
+        open.setMinWidth(Region.USE_PREF_SIZE);
+        HBox below = new HBox(10, Ui.grow(caption), open);
+        caption.setMaxWidth(Double.MAX_VALUE);
+        caption.setMinHeight(38);
+        getChildren().addAll(screen, below);
+    }
+
+    /** @param tag index of the tag it is about, -1 for none */
+    public void play(MatchRecord r, MatchTime t, int tag, String text) {
+        caption.setText(text);
+        shownMatch = r.id();
+        shownTag = tag;
+        if (r.films().isEmpty()) {
+            show(null, Words.of("clip.no-film"));
+            return;
+        }
+        FilmRef shown = r.films().stream()
+                .filter(f ->
+                        Files.exists(desk.filmPath(f)) && !f.map().filmTimes(t).isEmpty())
+                .findFirst()
+                .orElse(r.films().get(0));
+        Path path = desk.filmPath(shown);
+        List<FilmTime> places = shown.map().filmTimes(t);
+        if (!Files.exists(path)) {
+            show(null, Words.of("clip.not-there"));
+        } else if (places.isEmpty()) {
+            show(null, Words.of("clip.no-time"));
+        } else {
+            show(path, Words.of("film.opening"));
+            FilmTime at = places.get(0);
+            film.player().loop(new Player.Loop(at.plus(-BEFORE_MS), at.plus(AFTER_MS)));
+            film.player().play();
+        }
+    }
+
+    /** Says something in place of a moment. */
+    public void say(String text) {
+        caption.setText("");
+        show(null, text);
+    }
+
+    private void show(Path path, String text) {
+        if (path == null || !path.equals(openPath)) {
+            film.open(path, text);
+            openPath = path;
+        }
+    }
+
+    public void pause() {
+        if (film.player() != null) {
+            film.player().pause();
+        }
+    }
+
+    public FilmView film() {
+        return film;
+    }
+}

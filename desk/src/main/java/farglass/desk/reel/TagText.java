@@ -1,0 +1,87 @@
+package farglass.desk.reel;
+
+import farglass.desk.shell.Words;
+import farglass.lexicon.Family;
+import farglass.lexicon.Lexicon;
+import farglass.match.Corner;
+import farglass.match.MatchRecord;
+import farglass.match.Side;
+import farglass.match.Tag;
+import java.util.List;
+import java.util.stream.Collectors;
+
+/** A tag in a few words: what, and what about it. */
+public record TagText(String what, String about, Corner who) {
+    public static TagText of(MatchRecord r, Tag tag, Lexicon lexicon) {
+        TagText text = plain(r, tag, lexicon);
+        return tag.info().unsure() ? new TagText(text.what() + " ?", text.about(), text.who()) : text;
+    }
+
+    private static TagText plain(MatchRecord r, Tag tag, Lexicon lexicon) {
+        if (tag instanceof Tag.Action a) {
+            String sides = a.sides().isEmpty() ? "" : " " + letters(a.sides());
+            return new TagText(lexicon.techniqueName(a.technique()) + sides, result(a, lexicon), a.by());
+        }
+        if (tag instanceof Tag.Position p) {
+            Corner named = p.guard() != null && !passing(p, lexicon) ? p.guard() : p.holder();
+            String who = named == null
+                    ? ""
+                    : Words.of(
+                            named == p.guard() ? "tag.plays" : "tag.ahead",
+                            r.athlete(named).surname());
+            return new TagText(lexicon.positionName(p.position()), who, named);
+        }
+        if (tag instanceof Tag.Grip g) {
+            String hand = g.hand() == null ? "" : Words.of("tag.hand", g.hand().code());
+            String depth = g.depth() == null ? "" : g.depth();
+            return new TagText(
+                    lexicon.grip(g.grip()).map(x -> x.name()).orElse(g.grip()),
+                    List.of(hand, depth).stream().filter(s -> !s.isEmpty()).collect(Collectors.joining(", ")),
+                    g.by());
+        }
+        if (tag instanceof Tag.Call c) {
+            String value = c.value() == null ? "" : c.value() + " ";
+            return new TagText(value + c.call().code(), r.athlete(c.who()).surname(), c.who());
+        }
+        if (tag instanceof Tag.Remark m) {
+            return new TagText(m.kind().code(), m.text() == null ? "" : m.text(), m.by());
+        }
+        if (tag instanceof Tag.Body b) {
+            return new TagText(b.fact().replace('-', ' '), "", b.of());
+        }
+        if (tag instanceof Tag.Stop s) {
+            return new TagText("stop", s.reason() == null ? "" : s.reason().replace('-', ' '), null);
+        }
+        if (tag instanceof Tag.Resume s) {
+            return new TagText("resume", s.position() == null ? "" : lexicon.positionName(s.position()), null);
+        }
+        return new TagText(tag.type(), "", null);
+    }
+
+    private static boolean passing(Tag.Position p, Lexicon lexicon) {
+        return lexicon.position(p.position())
+                .map(x -> x.family().equals("passing"))
+                .orElse(false);
+    }
+
+    private static String letters(List<Side> sides) {
+        return sides.stream()
+                .map(s -> s == Side.NOT_VISIBLE ? "?" : s.code().substring(0, 1).toUpperCase(java.util.Locale.ROOT))
+                .collect(Collectors.joining(", "));
+    }
+
+    private static String result(Tag.Action a, Lexicon lexicon) {
+        if (a.reached() != null) {
+            return lexicon.family(lexicon.familyOf(a.technique()))
+                    .map(Family::ladder)
+                    .map(l -> l.get(a.reached() - 1))
+                    .orElse(a.reached().toString());
+        }
+        return a.outcome() == null ? "" : a.outcome().code();
+    }
+
+    /** Both parts on one line. */
+    public String line() {
+        return about.isEmpty() ? what : what + ", " + about;
+    }
+}

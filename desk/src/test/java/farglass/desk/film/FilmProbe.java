@@ -1,0 +1,30 @@
+package farglass.desk.film;
+
+import java.nio.file.Path;
+import java.util.concurrent.atomic.AtomicLong;
+import javafx.event.Event;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
+
+/** What the film station takes from outside the window, for tests. */
+public final class FilmProbe {
+    private FilmProbe() {}
+
+    /** As if a file or folder were dropped on the picture. */
+    public static void drop(FilmStation station, Path file) {
+        station.choice().take(file);
+    }
+
+    /** Goes through the reaction exercise with answers of so many ms each; gives what it measured. */
+    public static long react(long... answers) {
+        AtomicLong now = new AtomicLong(5000);
+        AtomicLong measured = new AtomicLong(-1);
+        ReactionSheet sheet = new ReactionSheet(now::get, measured::set, () -> {});
+        for (long ms : answers) {
+            sheet.show();
+            now.addAndGet(ms);
+            Event.fireEvent(sheet, new KeyEvent(KeyEvent.KEY_PRESSED, "k", "k", KeyCode.K, false, false, false, false));
+        }
+        return measured.get();
+    }
+}
