@@ -14,6 +14,7 @@ import farglass.simulate.DemoLibrary;
 import farglass.store.Library;
 import farglass.time.FilmTime;
 import farglass.time.MatchTime;
+import java.io.IOException;
 import java.nio.ByteBuffer;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -35,7 +36,29 @@ final class EnduranceBench {
     private final Random random = new Random(3);
     private long acts;
 
-    void run(Path folder, int minutes) throws Exception {
+    /** In a process of its own, with the memory that the window is given. */
+    static void start(int minutes) throws Exception {
+        Process p = new ProcessBuilder(
+                        "java",
+                        "-Xmx420m",
+                        "-XX:+UseSerialGC",
+                        "-cp",
+                        System.getProperty("java.class.path"),
+                        EnduranceBench.class.getName(),
+                        Integer.toString(minutes))
+                .inheritIO()
+                .start();
+        if (p.waitFor() != 0) {
+            throw new IOException("the hours at the film ended early");
+        }
+    }
+
+    public static void main(String[] args) throws Exception {
+        new EnduranceBench().run(Files.createTempDirectory("farglass-bench"), Integer.parseInt(args[0]));
+        System.exit(0);
+    }
+
+    private void run(Path folder, int minutes) throws Exception {
         Path film = folder.resolve("hard.mp4");
         ScrubBench.write(film);
         Lexicon lexicon = Lexicon.builtIn();
@@ -44,25 +67,23 @@ final class EnduranceBench {
             library.addAll(matches);
             String match = matches.get(0).id();
             long settled = 0;
-            long most = 0;
             for (int minute = 0; minute < minutes; minute++) {
                 minute(film, folder, library, match);
-                long now = residentKb();
+                long now = statusKb("VmRSS:");
                 if (minute == SETTLED_MINUTES || minutes <= SETTLED_MINUTES && minute == 0) {
                     settled = now;
                 }
-                most = Math.max(most, now);
                 System.out.printf(
                         Locale.ROOT, "EnduranceBench minute %3d  %6.1f MB  %d acts%n", minute + 1, now / 1024.0, acts);
             }
             System.out.printf(
                     Locale.ROOT,
-                    "EnduranceBench %d minutes, %d acts: settled at %.1f MB, most %.1f MB, at the end %.1f MB%n",
+                    "EnduranceBench %d minutes, %d acts: settled at %.1f MB, highest ever %.1f MB, at the end %.1f MB%n",
                     minutes,
                     acts,
                     settled / 1024.0,
-                    most / 1024.0,
-                    residentKb() / 1024.0);
+                    statusKb("VmHWM:") / 1024.0,
+                    statusKb("VmRSS:") / 1024.0);
         }
     }
 
@@ -105,9 +126,9 @@ final class EnduranceBench {
         library.undo(match);
     }
 
-    private static long residentKb() throws Exception {
+    private static long statusKb(String which) throws Exception {
         for (String line : Files.readAllLines(Path.of("/proc/self/status"))) {
-            if (line.startsWith("VmRSS:")) {
+            if (line.startsWith(which)) {
                 return Long.parseLong(line.replaceAll("\\D", ""));
             }
         }

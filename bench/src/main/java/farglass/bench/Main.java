@@ -42,7 +42,7 @@ public final class Main {
         if (chosen.equals("EnduranceBench")) {
             // hours: only when it is asked for
             int minutes = args.length > 1 ? Integer.parseInt(args[1]) : TWO_HOURS;
-            new EnduranceBench().run(Files.createTempDirectory("farglass-bench"), minutes);
+            EnduranceBench.start(minutes);
             System.exit(0);
         }
         if (!List.of("WindowBench", "KeystrokeBench", "ScrubBench", "LibraryBench")

@@ -18,7 +18,6 @@ import java.util.function.LongSupplier;
 public final class Player implements AutoCloseable {
     public static final double SLOWEST = 1 / 8.0;
     public static final double FASTEST = 4;
-    private static final int BUFFERS = 3;
     private static final long NANOS_PER_MS = 1_000_000;
 
     private final Path path;
@@ -237,10 +236,6 @@ public final class Player implements AutoCloseable {
     private void run() {
         try (FilmFile opened = FilmFile.open(path, () -> closed)) {
             FilmInfo description = opened.info();
-            ByteBuffer[] buffers = new ByteBuffer[BUFFERS];
-            for (int i = 0; i < BUFFERS; i++) {
-                buffers[i] = ByteBuffer.allocateDirect(4 * description.width() * description.height());
-            }
             screen.opened(description);
             lock.lock();
             try {
@@ -252,7 +247,12 @@ public final class Player implements AutoCloseable {
             } finally {
                 lock.unlock();
             }
-            showFrames(opened, buffers);
+            ByteBuffer[] buffers = PictureBuffers.take(description.width(), description.height());
+            try {
+                showFrames(opened, buffers);
+            } finally {
+                PictureBuffers.giveBack(buffers);
+            }
             quick.close();
         } catch (FilmException e) {
             quick.close();
@@ -269,11 +269,11 @@ public final class Player implements AutoCloseable {
         for (int frame = nextFrame(opened); frame >= 0; frame = nextFrame(opened)) {
             if (!opened.near(frame) && quick.draw(opened.timeOf(frame).ms(), buffers[buffer])) {
                 screen.show(buffer, buffers[buffer], frame, opened.timeOf(frame));
-                buffer = (buffer + 1) % BUFFERS;
+                buffer = (buffer + 1) % buffers.length;
             }
             if (opened.picture(frame, buffers[buffer], this::newerWanted)) {
                 screen.show(buffer, buffers[buffer], frame, opened.timeOf(frame));
-                buffer = (buffer + 1) % BUFFERS;
+                buffer = (buffer + 1) % buffers.length;
             }
         }
     }

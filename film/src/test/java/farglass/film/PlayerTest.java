@@ -6,7 +6,10 @@ import farglass.time.FilmTime;
 import java.nio.ByteBuffer;
 import java.nio.file.Path;
 import java.util.ArrayList;
+import java.util.Collections;
+import java.util.IdentityHashMap;
 import java.util.List;
+import java.util.Set;
 import java.util.concurrent.BlockingQueue;
 import java.util.concurrent.LinkedBlockingQueue;
 import java.util.concurrent.TimeUnit;
@@ -32,6 +35,7 @@ class PlayerTest {
     private static final class Shown implements Player.Screen {
         private final BlockingQueue<int[]> frames = new LinkedBlockingQueue<>();
         private final BlockingQueue<String> events = new LinkedBlockingQueue<>();
+        private volatile ByteBuffer last;
         private FilmInfo info;
 
         @Override
@@ -41,6 +45,7 @@ class PlayerTest {
 
         @Override
         public void show(int buffer, ByteBuffer bgra, int frame, FilmTime time) {
+            last = bgra;
             frames.add(new int[] {frame, TestFilm.number(bgra, info.width(), info.height())});
         }
 
@@ -133,10 +138,11 @@ class PlayerTest {
         assertThat(atLeast(30)).isEqualTo(30);
         player.speed(0.5);
         nanos.addAndGet(1_000_000_000L);
-        player.speed(0.5);
+        assertThat(atLeast(45)).isEqualTo(45);
         // changing the speed starts the count anew from the frame on screen
-        nanos.addAndGet(2_000_000_000L);
-        assertThat(atLeast(60)).isEqualTo(60);
+        player.speed(2);
+        nanos.addAndGet(1_000_000_000L);
+        assertThat(atLeast(105)).isEqualTo(105);
         nanos.addAndGet(60_000_000_000L);
         assertThat(atLeast(FRAMES - 1)).isEqualTo(FRAMES - 1);
         assertThat(shown.events.poll(10, TimeUnit.SECONDS)).isEqualTo("stopped");
@@ -240,6 +246,22 @@ class PlayerTest {
             events.add(shown.events.poll(20, TimeUnit.SECONDS));
         }
         assertThat(events).containsExactly("speed 0.5", "playing", "speed 0.5", "speed 1.0", "speed 2.0", "stopped");
+    }
+
+    @Test
+    void theNextFilmOfTheSameSizeUsesThePictureBuffersOfAClosedOne() throws Exception {
+        Set<ByteBuffer> before = Collections.newSetFromMap(new IdentityHashMap<>());
+        before.add(shown.last);
+        for (int i = 0; i < 2; i++) {
+            player.step(1);
+            shown.next();
+            before.add(shown.last);
+        }
+        assertThat(before).hasSize(3);
+        player.close();
+        player = new Player(path, shown, nanos::get);
+        assertThat(shown.next()).isZero();
+        assertThat(before).anyMatch(b -> b == shown.last);
     }
 
     @Test
