@@ -33,7 +33,8 @@ class ArrowsTest {
         "farglass.intake..",
         "farglass.trainer..",
         "farglass.ask..",
-        "farglass.chart.."
+        "farglass.chart..",
+        "farglass.matchup.."
     };
 
     @ArchTest

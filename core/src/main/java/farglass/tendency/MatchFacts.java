@@ -39,7 +39,7 @@ public final class MatchFacts {
     private List<Step> score;
 
     /** An action and the span it starts in. */
-    record Act(int index, Tag.Action action, Span span, String family) {}
+    public record Act(int index, Tag.Action action, Span span, String family) {}
 
     /** The board from a moment on, seen from corner A: negative when A is behind. */
     private record Step(MatchTime t, int lead) {}
@@ -78,7 +78,7 @@ public final class MatchFacts {
         return line;
     }
 
-    List<Act> acts() {
+    public List<Act> acts() {
         return acts;
     }
 

@@ -1,0 +1,257 @@
+package farglass.matchup;
+
+import farglass.lexicon.Lexicon;
+import farglass.match.CallKind;
+import farglass.match.Corner;
+import farglass.match.MatchAthlete;
+import farglass.match.MatchRecord;
+import farglass.match.Outcome;
+import farglass.match.Tag;
+import farglass.match.TagInfo;
+import farglass.rules.Score;
+import farglass.rules.Scoring;
+import farglass.time.MatchTime;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
+import java.util.function.BooleanSupplier;
+import java.util.stream.IntStream;
+import org.apache.commons.rng.UniformRandomProvider;
+import org.apache.commons.rng.sampling.distribution.ZigguratSampler;
+import org.apache.commons.rng.simple.RandomSource;
+
+/**
+ * Plays the model and writes every match down as a record, which the real rules engine then scores: holds have to last, a pin
+ * retaken at once pays nothing, and what was nearly held earns an advantage. Our athlete is corner A.
+ */
+public final class FullSimulator {
+    private static final int CHUNK = 500;
+    private static final double MINUTE_MS = 60_000;
+
+    private final Programme programme;
+    private final Model model;
+    private final Policy policy;
+    private final Lexicon lexicon;
+    private final MatchRecord.Details details;
+
+    /**
+     * @param policy null for the natural mix
+     * @param a our athlete as he stands in the records
+     */
+    public FullSimulator(Programme programme, Policy policy, MatchAthlete a, MatchAthlete b) {
+        this.programme = programme;
+        this.model = programme.model();
+        this.policy = policy;
+        this.lexicon = model.groups().lexicon();
+        this.details = new MatchRecord.Details(
+                null, "simulated", null, null, null, model.rules().code(), model.horizonMs(), a, b, null);
+    }
+
+    /** Plays and scores matches; each has a stream of its own. */
+    public Outcomes run(long n, long seed, BooleanSupplier stop) {
+        int chunks = (int) ((n + CHUNK - 1) / CHUNK);
+        List<Outcomes> parts = IntStream.range(0, chunks)
+                .parallel()
+                .filter(c -> !stop.getAsBoolean())
+                .mapToObj(c -> chunk((long) c * CHUNK, Math.min(n, (c + 1L) * CHUNK), seed))
+                .toList();
+        return Outcomes.sum(parts);
+    }
+
+    private Outcomes chunk(long from, long to, long seed) {
+        Map<String, Long> endings = new TreeMap<>();
+        Map<String, Long> scores = new TreeMap<>();
+        for (long i = from; i < to; i++) {
+            Score s = Scoring.of(record(seed + i), model.rules(), lexicon);
+            endings.merge(ending(s), 1L, Long::sum);
+            scores.merge(s.points(Corner.A) + "-" + s.points(Corner.B), 1L, Long::sum);
+        }
+        return new Outcomes(to - from, endings, scores, Map.of(), Map.of());
+    }
+
+    private static String ending(Score s) {
+        Corner winner = s.result().winner();
+        if (winner == null) {
+            return "draw";
+        }
+        String how = switch (s.result().method()) {
+            case SUBMISSION -> "submission";
+            case DISQUALIFICATION -> "disqualified";
+            default ->
+                s.points(Corner.A) != s.points(Corner.B)
+                        ? "points"
+                        : s.advantages(Corner.A) != s.advantages(Corner.B) ? "advantages" : "penalties";
+        };
+        return (winner == Corner.A ? "us:" : "them:") + how;
+    }
+
+    /** One match, always the same for a seed. */
+    public MatchRecord record(long seed) {
+        return new Run(RandomSource.XO_RO_SHI_RO_128_PP.create(seed)).play("simulated-" + seed);
+    }
+
+    private final class Run {
+        private final UniformRandomProvider rng;
+        private final ZigguratSampler.Exponential exponential;
+        private final List<Tag> tags = new ArrayList<>();
+        private int s;
+        private int points;
+        private int advantages;
+        private int calls;
+        private long now;
+
+        Run(UniformRandomProvider rng) {
+            this.rng = rng;
+            this.exponential = ZigguratSampler.Exponential.of(rng);
+        }
+
+        MatchRecord play(String id) {
+            tags.add(new Tag.Start(MatchTime.ZERO, TagInfo.NONE));
+            place(0);
+            long end = model.horizonMs();
+            while (now < end) {
+                if (!event(end)) {
+                    break;
+                }
+            }
+            tags.add(new Tag.End(MatchTime.ofMs(Math.min(now, end)), TagInfo.NONE));
+            List<Tag> named = new ArrayList<>();
+            for (int i = 0; i < tags.size(); i++) {
+                named.add(tags.get(i).with(TagInfo.withId("t" + (i + 1))));
+            }
+            return MatchRecord.of(id, details, List.of(), named);
+        }
+
+        private int option(int step) {
+            return policy == null ? 0 : policy.get(step, programme.grid.cell(s, calls, advantages, points));
+        }
+
+        /** One attempt or change; false when the match is over. */
+        private boolean event(long end) {
+            double left = exponential.sample();
+            int step = programme.stepAt(now);
+            long stepMs = programme.settings().stepMs();
+            double t = now;
+            while (true) {
+                double rate = total(option(step)) / MINUTE_MS;
+                double boundary = (step + 1.0) * stepMs;
+                if (left < rate * (boundary - t)) {
+                    t += left / rate;
+                    break;
+                }
+                left -= rate * (boundary - t);
+                t = boundary;
+                step++;
+                if (step >= programme.steps()) {
+                    now = end;
+                    return false;
+                }
+            }
+            now = Math.max(now + 1, Math.round(t));
+            if (now >= end) {
+                now = end;
+                return false;
+            }
+            return happen(option(step));
+        }
+
+        private double total(int x) {
+            Options o = programme.own[s];
+            boolean hold = x > 0 && x == o.hold;
+            return o.total * (hold ? programme.settings().h1() : 1)
+                    + (hold ? programme.settings().h2() : 1) * programme.their[s].total
+                    + model.drift(s).stream().mapToDouble(Model.Way::rate).sum()
+                    + (hold ? programme.calls[s] : 0);
+        }
+
+        private boolean happen(int x) {
+            Options o = programme.own[s];
+            boolean hold = x > 0 && x == o.hold;
+            double pick = rng.nextDouble() * total(x);
+            List<Model.Way> mine = model.own(s);
+            for (int i = 0; i < mine.size(); i++) {
+                pick -= o.others[x] * mine.get(i).rate() + (i == o.way[x] ? o.gain[x] : 0);
+                if (pick < 0) {
+                    return attempt(mine.get(i), Corner.A);
+                }
+            }
+            for (Model.Way w : model.theirs(s)) {
+                pick -= (hold ? programme.settings().h2() : 1) * w.rate();
+                if (pick < 0) {
+                    return attempt(w, Corner.B);
+                }
+            }
+            for (Model.Way w : model.drift(s)) {
+                pick -= w.rate();
+                if (pick < 0) {
+                    Model.Branch b = branch(w);
+                    if (b != null) {
+                        arrive(b);
+                    }
+                    return true;
+                }
+            }
+            // a stalling call
+            tags.add(new Tag.Call(
+                    MatchTime.ofMs(now), CallKind.PENALTY, Corner.A, null, true, null, "stalling", TagInfo.NONE));
+            String effect = programme.grid.nextCall(calls);
+            calls = programme.grid.afterCall(calls);
+            advantages -= effect.equals("advantage") ? 1 : 0;
+            points -= effect.startsWith("points:") ? Integer.parseInt(effect.substring(7)) : 0;
+            return !effect.equals("loss");
+        }
+
+        private Model.Branch branch(Model.Way w) {
+            double pick = rng.nextDouble();
+            for (Model.Branch b : w.branches()) {
+                pick -= b.chance();
+                if (pick < 0) {
+                    return b;
+                }
+            }
+            return null;
+        }
+
+        private boolean attempt(Model.Way w, Corner by) {
+            Model.Branch b = branch(w);
+            Tag.Action a = Tag.Action.of(MatchTime.ofMs(now), by, w.exit().technique());
+            if (b == null || !b.success()) {
+                int level = b == null
+                        ? 1
+                        : Math.min(
+                                3,
+                                model.rules().advantages().getOrDefault(w.exit().family(), 3));
+                tags.add(a.result(b == null ? Outcome.STUFFED : Outcome.NEAR, level, null, MatchTime.ofMs(now)));
+                advantages += b == null ? 0 : b.advantages()[phase()];
+                return true;
+            }
+            if (b.to() < 0) {
+                tags.add(a.result(Outcome.COMPLETED, 4, null, MatchTime.ofMs(now)));
+                return false;
+            }
+            tags.add(a.result(Outcome.COMPLETED, 4, model.places().get(b.to()).group(), MatchTime.ofMs(now)));
+            arrive(b);
+            return true;
+        }
+
+        private int phase() {
+            return programme.late(programme.stepAt(now)) ? 1 : 0;
+        }
+
+        /** The athletes follow the board as the model keeps it; the engine has the last word. */
+        private void arrive(Model.Branch b) {
+            points += b.points()[phase()];
+            advantages += b.advantages()[phase()];
+            place(b.to());
+        }
+
+        private void place(int to) {
+            s = to;
+            Place p = model.places().get(to);
+            Corner ahead = p.standing() > 0 ? Corner.A : p.standing() < 0 ? Corner.B : null;
+            Corner guard = ahead != null && model.groups().guard(p.group()) ? ahead.other() : null;
+            tags.add(Tag.Position.of(MatchTime.ofMs(now), p.group(), ahead, guard));
+        }
+    }
+}

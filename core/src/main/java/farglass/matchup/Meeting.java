@@ -1,0 +1,161 @@
+package farglass.matchup;
+
+import farglass.rules.Ruleset;
+import farglass.tendency.Filter;
+import farglass.tendency.LibraryIndex;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import org.apache.commons.rng.UniformRandomProvider;
+
+/**
+ * Two athletes laid over one another: their rates fitted from the library, and the match as a model. Building one takes a moment;
+ * {@link #solve} takes about a second, {@link Uncertainty} half a minute.
+ */
+public final class Meeting {
+    /** Matches of each below which no plan is made. */
+    public static final int LEAST_MATCHES = 3;
+    /** Groups of positions that are told apart. */
+    private static final int PLACES = 80;
+
+    private final Question question;
+    private final Rates rates;
+    private final Groups groups;
+    private final Payoffs payoffs;
+    private final List<Place> places;
+    private final Model model;
+
+    /**
+     * What is asked.
+     *
+     * @param filter matches that count, for both and for the library's usual rates
+     * @param asOf day that ages of matches are counted back from, or null
+     * @param lengthMs scheduled length, positive
+     */
+    public record Question(
+            String us,
+            String them,
+            Ruleset rules,
+            Filter filter,
+            LocalDate asOf,
+            long lengthMs,
+            Settings settings,
+            Wishes wishes) {
+        public Question settings(Settings s) {
+            return new Question(us, them, rules, filter, asOf, lengthMs, s, wishes);
+        }
+
+        public Question wishes(Wishes w) {
+            return new Question(us, them, rules, filter, asOf, lengthMs, settings, w);
+        }
+    }
+
+    private Meeting(Question question, Rates rates, Groups groups, Payoffs payoffs) {
+        this.question = question;
+        this.rates = rates;
+        this.groups = groups;
+        this.payoffs = payoffs;
+        this.places = rates.places(PLACES);
+        this.model = model(rates.exits(places));
+    }
+
+    public static Meeting of(LibraryIndex index, Question q) {
+        Groups groups = new Groups(index.lexicon());
+        Payoffs payoffs = new Payoffs(q.rules(), groups);
+        Rates rates = new Rates(index, q.us(), q.them(), q.rules(), q.filter(), q.asOf(), groups, payoffs);
+        return new Meeting(q, rates, groups, payoffs);
+    }
+
+    /** The same meeting under other settings or wishes; nothing is fitted again. */
+    public Meeting under(Settings settings, Wishes wishes) {
+        return new Meeting(question.settings(settings).wishes(wishes), rates, groups, payoffs);
+    }
+
+    private Model model(List<Exit> exits) {
+        return new Model(question.rules(), question.lengthMs(), places, corrected(exits), groups, payoffs);
+    }
+
+    private List<Exit> corrected(List<Exit> exits) {
+        Map<Exit.Key, Correction> by = new HashMap<>();
+        question.wishes().corrections().forEach(c -> by.put(c.exit(), c));
+        List<Exit> list = new ArrayList<>();
+        for (Exit e : exits) {
+            Correction c = by.get(e.key());
+            list.add(
+                    c == null
+                            ? e
+                            : e.numbers(
+                                    c.rate() == null ? e.rate() : c.rate(),
+                                    c.chance() == null ? e.chance() : c.chance(),
+                                    Exit.Source.CORRECTED));
+        }
+        return list;
+    }
+
+    public Question question() {
+        return question;
+    }
+
+    /** The match as best known, corrections included. */
+    public Model model() {
+        return model;
+    }
+
+    /** The match as it may truly be; what the user corrected stays. */
+    Model draw(UniformRandomProvider rng) {
+        return model(rates.draw(places, rng));
+    }
+
+    /** Matches that count. */
+    public int matches(boolean ours) {
+        return rates.matches(ours);
+    }
+
+    public boolean enough() {
+        return matches(true) >= LEAST_MATCHES && matches(false) >= LEAST_MATCHES;
+    }
+
+    /** Share of an athlete's own time spent in a place, as our athlete sees it. */
+    public double share(Place p, boolean ours) {
+        Map<Place, Double> minutes = rates.book(ours).minutes;
+        double all = minutes.values().stream().mapToDouble(x -> x).sum();
+        return all <= 0 ? 0 : minutes.getOrDefault(ours ? p : p.mirrored(), 0.0) / all;
+    }
+
+    /** Weighted minutes of film of an athlete in a place, as our athlete sees it. */
+    public double minutes(Place p, boolean ours) {
+        return rates.book(ours).minutes.getOrDefault(ours ? p : p.mirrored(), 0.0);
+    }
+
+    /** Techniques that one of them uses and the rules do not allow, by name. */
+    public Collection<String> forbidden() {
+        return rates.forbidden();
+    }
+
+    /**
+     * Solves the match.
+     *
+     * @throws IllegalStateException when there is too little film of one of them, see {@link #enough}
+     */
+    public Solved solve() {
+        if (!enough()) {
+            throw new IllegalStateException("too few matches: ours " + matches(true) + ", theirs " + matches(false));
+        }
+        return Solved.of(this);
+    }
+
+    /**
+     * The win chances in longer steps, in a fraction of the time.
+     *
+     * @throws IllegalStateException when there is too little film of one of them
+     */
+    public Solved.Glance glance() {
+        if (!enough()) {
+            throw new IllegalStateException("too few matches: ours " + matches(true) + ", theirs " + matches(false));
+        }
+        return Solved.Glance.of(this, question.settings().coarse());
+    }
+}

@@ -1,0 +1,56 @@
+package farglass.matchup;
+
+import farglass.lexicon.Lexicon;
+import farglass.rules.Ruleset;
+import farglass.rules.Rulesets;
+import farglass.simulate.DemoLibrary;
+import farglass.tendency.Filter;
+import farglass.tendency.LibraryIndex;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Map;
+
+/** Small matches written by hand, and the demo's meetings. */
+final class Small {
+    static final Lexicon LEXICON = Lexicon.builtIn();
+    static final Place TOP = Place.of("SDC", 1);
+    static final Place UNDER = Place.of("SDC", -1);
+    private static final LibraryIndex INDEX = LibraryIndex.of(DemoLibrary.matches(LEXICON, DemoLibrary.SEED), LEXICON);
+
+    private Small() {}
+
+    static Ruleset rules(String code) {
+        return Rulesets.builtIn().orUsual(code, null);
+    }
+
+    static Exit exit(Place from, boolean ours, String technique, double rate, double chance, Place to) {
+        String family = LEXICON.familyOf(technique);
+        Map<Place, Double> targets = to == null ? Map.of() : Map.of(to, 1.0);
+        return new Exit(
+                from, ours, technique, family, rate, chance, 1, 0, targets, Exit.Source.LIBRARY, Exit.Basis.NONE);
+    }
+
+    static Model model(String rules, long lengthMs, List<Place> places, Exit... exits) {
+        Groups groups = new Groups(LEXICON);
+        Payoffs payoffs = new Payoffs(rules(rules), groups);
+        return new Model(rules(rules), lengthMs, places, List.of(exits), groups, payoffs);
+    }
+
+    static Meeting demo(String them, String rules, Settings settings, Wishes wishes) {
+        return Meeting.of(
+                INDEX,
+                new Meeting.Question(
+                        "ansa-kellivar",
+                        them,
+                        rules(rules),
+                        Filter.ALL,
+                        LocalDate.of(2031, 5, 3),
+                        480_000,
+                        settings,
+                        wishes));
+    }
+
+    static Meeting demo(String them, String rules) {
+        return demo(them, rules, Settings.USUAL, Wishes.NONE);
+    }
+}
