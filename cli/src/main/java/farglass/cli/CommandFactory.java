@@ -18,6 +18,10 @@ final class CommandFactory implements CommandLine.IFactory {
         Object made;
         if (type == ProfileCommand.class) {
             made = new ProfileCommand(output, clock);
+        } else if (type == PlanCommand.class) {
+            made = new PlanCommand(output, clock);
+        } else if (type == SimulateCommand.class) {
+            made = new SimulateCommand(output, clock);
         } else if (type == ImportCommand.class) {
             made = new ImportCommand(output, clock);
         } else if (type == ExportCommand.class) {

@@ -12,6 +12,8 @@ import picocli.CommandLine.Command;
         description = "Far Glass, batch commands",
         subcommands = {
             ProfileCommand.class,
+            PlanCommand.class,
+            SimulateCommand.class,
             ScoreCommand.class,
             CheckCommand.class,
             AgreeCommand.class,

@@ -15,7 +15,7 @@ import java.util.TreeMap;
  */
 public final class Flow {
     /** Cells reached less often than this are not followed. */
-    private static final double LEAST = 1e-7;
+    private static final double LEAST = 1e-9;
 
     private static final double MORE = 0.1;
     /** A choice that is met for less than half a second of an average match is not told. */
@@ -100,20 +100,30 @@ public final class Flow {
             for (int s = 0; s < minutes.length; s++) {
                 for (int k = 0; k < grid.calls; k++) {
                     for (int a = -grid.advantages; a <= grid.advantages; a++) {
-                        for (int p = -grid.points; p <= grid.points; p++) {
-                            int cell = grid.cell(s, k, a, p);
-                            if (mass[cell] > LEAST) {
-                                step(step, s, k, a, p, cell);
-                            }
-                        }
+                        row(step, s, k, a);
                     }
                 }
             }
+            fold();
             double[] swap = mass;
             mass = next;
             next = swap;
         }
         end();
+    }
+
+    /** What was pushed past the end of a row counts at its end. */
+    private void fold() {
+        for (int row = 0; row < next.length; row += grid.row) {
+            int first = row + grid.pad;
+            int last = first + grid.width - 1;
+            for (int i = 1; i <= grid.pad; i++) {
+                next[first] += next[first - i];
+                next[last] += next[last + i];
+                next[first - i] = 0;
+                next[last + i] = 0;
+            }
+        }
     }
 
     private void end() {
@@ -138,60 +148,190 @@ public final class Flow {
         }
     }
 
-    private void step(int step, int s, int k, int a, int p, int cell) {
-        double m = mass[cell];
-        int phase = programme.late(step) ? 1 : 0;
+    /** Cells of a row in which anything happens, and what is chosen there; all rows are worked out this way. */
+    private void row(int step, int s, int k, int a) {
+        int base = grid.rowAt(s, k, a) + grid.pad;
+        int lo = 0;
+        int hi = grid.width;
+        while (lo < hi && mass[base + lo] <= LEAST) {
+            lo++;
+        }
+        while (hi > lo && mass[base + hi - 1] <= LEAST) {
+            hi--;
+        }
+        if (lo == hi) {
+            return;
+        }
         Options o = programme.own[s];
-        int x = solution.policy() == null ? 0 : solution.policy().get(step, cell);
-        boolean hold = x > 0 && x == o.hold;
-        minutes[s] += m * programme.stepMinutes();
-        taken[s][x] += m;
-        int region = Region.index(p, a, programme.partOf(step)) * o.size() + x;
-        regionMinutes[s][region] += m * programme.stepMinutes();
-        if (m > most[s][region]) {
-            most[s][region] = m;
-            mostStep[s][region] = step;
-            mostLead[s][region] = 100 * p + a;
+        int phase = programme.late(step) ? 1 : 0;
+        float[] values = solution.values(step + 1);
+        double[][] gains = differences(model.own(s), values, base, lo, hi, k, a, phase, false);
+        double[][] chances = differences(model.own(s), values, base, lo, hi, k, a, phase, true);
+        double[][] losses = differences(model.theirs(s), values, base, lo, hi, k, a, phase, false);
+        double[][] theirChances = differences(model.theirs(s), values, base, lo, hi, k, a, phase, true);
+        double[] taking = new double[hi - lo];
+        long done = 0;
+        for (int i = lo; i < hi; i++) {
+            int x = option(step, base + i);
+            if ((done >> x & 1) == 1) {
+                continue;
+            }
+            done |= 1L << x;
+            double sum = 0;
+            for (int j = lo; j < hi; j++) {
+                taking[j - lo] = mass[base + j] > LEAST && option(step, base + j) == x ? mass[base + j] : 0;
+                sum += taking[j - lo];
+            }
+            time(step, s, a, x, lo, taking, sum);
+            boolean hold = x > 0 && x == o.hold;
+            own(s, x, hold, taking, gains, chances);
+            double factor = hold ? programme.settings().h2() : 1;
+            double f = programme.perRate(s);
+            for (int j = 0; j < losses.length; j++) {
+                double rate = factor * model.theirs(s).get(j).rate();
+                theirSlopes[s][j][0] += f * factor * dot(taking, losses[j]);
+                theirSlopes[s][j][1] += f * rate * dot(taking, theirChances[j]);
+            }
+            push(s, k, a, x, hold, base, lo, phase, taking);
         }
-        double others = o.others[x];
-        double theirs = hold ? programme.settings().h2() : 1;
-        double calls = hold ? programme.calls[s] : 0;
-        double f = programme.perRate(s);
-        double stay = solution.value(step + 1, cell);
+    }
+
+    private int option(int step, int cell) {
+        return solution.policy() == null ? 0 : solution.policy().get(step, cell);
+    }
+
+    private void time(int step, int s, int a, int x, int lo, double[] taking, double sum) {
+        minutes[s] += sum * programme.stepMinutes();
+        taken[s][x] += sum;
+        int options = programme.own[s].size();
+        for (int i = 0; i < taking.length; i++) {
+            double m = taking[i];
+            if (m > 0) {
+                int p = lo + i - grid.points;
+                int region = Region.index(p, a, programme.partOf(step)) * options + x;
+                regionMinutes[s][region] += m * programme.stepMinutes();
+                if (m > most[s][region]) {
+                    most[s][region] = m;
+                    mostStep[s][region] = step;
+                    mostLead[s][region] = 100 * p + a;
+                }
+            }
+        }
+    }
+
+    private void own(int s, int x, boolean hold, double[] taking, double[][] gains, double[][] chances) {
+        Options o = programme.own[s];
         List<Model.Way> mine = model.own(s);
-        double[] gains = new double[mine.size()];
+        double f = programme.perRate(s);
+        double[] dots = new double[gains.length];
         double plain = 0;
-        double gone = 0;
-        for (int i = 0; i < gains.length; i++) {
-            double rate = others * mine.get(i).rate() + (i == o.way[x] ? o.gain[x] : 0);
-            gains[i] = gain(mine.get(i), step, k, a, p, phase, stay);
-            plain += mine.get(i).rate() * gains[i];
-            gone += spread(mine.get(i), m * f * rate, k, a, p, phase);
+        for (int i = 0; i < dots.length; i++) {
+            dots[i] = dot(taking, gains[i]);
+            plain += mine.get(i).rate() * dots[i];
         }
-        List<Model.Way> their = model.theirs(s);
-        double[] losses = new double[their.size()];
-        for (int i = 0; i < losses.length; i++) {
-            losses[i] = gain(their.get(i), step, k, a, p, phase, stay);
-            gone += spread(their.get(i), m * f * theirs * their.get(i).rate(), k, a, p, phase);
+        for (int i = 0; i < dots.length; i++) {
+            double rate = o.others[x] * mine.get(i).rate() + (i == o.way[x] ? o.gain[x] : 0);
+            double perRate = hold ? o.others[x] * dots[i] : ownSlope(o, x, i, mine, dots, plain);
+            ownSlopes[s][i][0] += f * perRate;
+            ownSlopes[s][i][1] += f * rate * dot(taking, chances[i]);
+        }
+    }
+
+    private static double dot(double[] a, double[] b) {
+        double sum = 0;
+        for (int i = 0; i < a.length; i++) {
+            sum += a[i] * b[i];
+        }
+        return sum;
+    }
+
+    /** For every way and cell what it brings, or how that changes with its chance. */
+    private double[][] differences(
+            List<Model.Way> ways, float[] values, int base, int lo, int hi, int k, int a, int phase, boolean byChance) {
+        double[][] all = new double[ways.size()][hi - lo];
+        for (int w = 0; w < all.length; w++) {
+            double chance = ways.get(w).exit().chance();
+            for (Model.Branch b : ways.get(w).branches()) {
+                double c = !byChance ? b.chance() : b.success() ? b.chance() / chance : -b.chance() / (1 - chance);
+                double[] to = all[w];
+                if (b.to() < 0) {
+                    double end = b.to() == Model.WON ? 1 : 0;
+                    for (int i = 0; i < to.length; i++) {
+                        to[i] += c * (end - values[base + lo + i]);
+                    }
+                    continue;
+                }
+                int from = target(b, k, a, phase) + lo;
+                for (int i = 0; i < to.length; i++) {
+                    to[i] += c * (values[from + i] - values[base + lo + i]);
+                }
+            }
+        }
+        return all;
+    }
+
+    /** Where the row of a branch's target begins, shifted by what it earns. */
+    private int target(Model.Branch b, int k, int a, int phase) {
+        return grid.rowAt(b.to(), k, a + b.advantages()[phase]) + grid.pad + (grid.points == 0 ? 0 : b.points()[phase]);
+    }
+
+    private void push(int s, int k, int a, int x, boolean hold, int base, int lo, int phase, double[] taking) {
+        Options o = programme.own[s];
+        double f = programme.perRate(s);
+        double gone = 0;
+        List<Model.Way> mine = model.own(s);
+        for (int i = 0; i < mine.size(); i++) {
+            double rate = o.others[x] * mine.get(i).rate() + (i == o.way[x] ? o.gain[x] : 0);
+            gone += push(mine.get(i), f * rate, k, a, lo, phase, taking);
+        }
+        for (Model.Way w : model.theirs(s)) {
+            gone += push(w, f * (hold ? programme.settings().h2() : 1) * w.rate(), k, a, lo, phase, taking);
         }
         for (Model.Way w : model.drift(s)) {
-            gone += spread(w, m * f * w.rate(), k, a, p, phase);
+            gone += push(w, f * w.rate(), k, a, lo, phase, taking);
         }
-        if (calls > 0) {
-            gone += called(s, k, a, p, m * f * calls);
+        gone += hold ? called(s, k, a, lo, f * programme.calls[s], taking) : 0;
+        for (int i = 0; i < taking.length; i++) {
+            next[base + lo + i] += (1 - gone) * taking[i];
         }
-        next[cell] += m - gone;
-        for (int i = 0; i < gains.length; i++) {
-            double rate = others * mine.get(i).rate() + (i == o.way[x] ? o.gain[x] : 0);
-            double perRate = hold ? others * gains[i] : ownSlope(o, x, i, mine, gains, plain);
-            ownSlopes[s][i][0] += m * f * perRate;
-            ownSlopes[s][i][1] += m * f * rate * chanceSlope(mine.get(i), step, k, a, p, phase, stay);
+    }
+
+    /** Moves mass along the branches of a way; returns the share that leaves. */
+    private double push(Model.Way w, double rate, int k, int a, int lo, int phase, double[] taking) {
+        double gone = 0;
+        for (Model.Branch b : w.branches()) {
+            double c = rate * b.chance();
+            gone += c;
+            if (b.to() < 0) {
+                double sum = 0;
+                for (double m : taking) {
+                    sum += m;
+                }
+                finished[b.to() == Model.WON ? 0 : 1] += c * sum;
+                continue;
+            }
+            int to = target(b, k, a, phase) + lo;
+            for (int i = 0; i < taking.length; i++) {
+                next[to + i] += c * taking[i];
+            }
         }
-        for (int i = 0; i < losses.length; i++) {
-            double rate = theirs * their.get(i).rate();
-            theirSlopes[s][i][0] += m * f * theirs * losses[i];
-            theirSlopes[s][i][1] += m * f * rate * chanceSlope(their.get(i), step, k, a, p, phase, stay);
+        return gone;
+    }
+
+    private double called(int s, int k, int a, int lo, double rate, double[] taking) {
+        String effect = grid.nextCall(k);
+        if (effect.equals("loss")) {
+            for (double m : taking) {
+                disqualified += rate * m;
+            }
+            return rate;
         }
+        int points = effect.startsWith("points:") && grid.points > 0 ? Integer.parseInt(effect.substring(7)) : 0;
+        int to = grid.rowAt(s, grid.afterCall(k), a - (effect.equals("advantage") ? 1 : 0)) + grid.pad - points + lo;
+        for (int i = 0; i < taking.length; i++) {
+            next[to + i] += rate * taking[i];
+        }
+        return rate;
     }
 
     /** How the sum of own gains changes with the natural rate of one way, pressing included. */
@@ -213,61 +353,16 @@ public final class Flow {
         return dPressed * gains[j] + dLeft * others + (i == j ? 0 : left * gains[i]);
     }
 
-    private double gain(Model.Way w, int step, int k, int a, int p, int phase, double stay) {
-        double sum = 0;
-        for (Model.Branch b : w.branches()) {
-            sum += b.chance() * (after(b, step, k, a, p, phase) - stay);
-        }
-        return sum;
-    }
-
-    private double after(Model.Branch b, int step, int k, int a, int p, int phase) {
-        if (b.to() < 0) {
-            return b.to() == Model.WON ? 1 : 0;
-        }
-        return solution.value(step + 1, grid.cell(b.to(), k, a + b.advantages()[phase], p + b.points()[phase]));
-    }
-
-    private double chanceSlope(Model.Way w, int step, int k, int a, int p, int phase, double stay) {
-        double chance = w.exit().chance();
-        double sum = 0;
-        for (Model.Branch b : w.branches()) {
-            double d = b.success() ? b.chance() / chance : -b.chance() / (1 - chance);
-            sum += d * (after(b, step, k, a, p, phase) - stay);
-        }
-        return sum;
-    }
-
-    private double spread(Model.Way w, double m, int k, int a, int p, int phase) {
-        double gone = 0;
-        for (Model.Branch b : w.branches()) {
-            double x = m * b.chance();
-            gone += x;
-            if (b.to() < 0) {
-                finished[b.to() == Model.WON ? 0 : 1] += x;
-            } else {
-                next[grid.cell(b.to(), k, a + b.advantages()[phase], p + b.points()[phase])] += x;
-            }
-        }
-        return gone;
-    }
-
-    private double called(int s, int k, int a, int p, double m) {
-        String effect = grid.nextCall(k);
-        if (effect.equals("loss")) {
-            disqualified += m;
-            return m;
-        }
-        int points = effect.startsWith("points:") ? Integer.parseInt(effect.substring(7)) : 0;
-        next[grid.cell(s, grid.afterCall(k), a - (effect.equals("advantage") ? 1 : 0), p - points)] += m;
-        return m;
-    }
-
     /** Expected minutes in a place, its already-paid copy included. */
     public double minutes(Place p) {
         int plain = model.indexOf(p.paid(false));
         int paid = model.indexOf(p.paid(true));
         return (plain < 0 ? 0 : minutes[plain]) + (paid < 0 ? 0 : minutes[paid]);
+    }
+
+    /** Places without their already-paid copies. */
+    public List<Place> places() {
+        return model.places().stream().filter(p -> !p.paid()).toList();
     }
 
     /** Chances of the ways a match ends: us:submission, us:score, draw, them:score, them:submission, them:disqualified. */

@@ -10,6 +10,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import org.apache.commons.rng.UniformRandomProvider;
+import org.apache.commons.rng.simple.RandomSource;
 
 /**
  * Two athletes laid over one another: their rates fitted from the library, and the match as a model. Building one takes a moment;
@@ -157,5 +158,28 @@ public final class Meeting {
             throw new IllegalStateException("too few matches: ours " + matches(true) + ", theirs " + matches(false));
         }
         return Solved.Glance.of(this, question.settings().coarse());
+    }
+
+    /** Solves the match in longer steps, from a glance of the same meeting. */
+    public Solved solve(Solved.Glance glance) {
+        return Solved.of(this, glance);
+    }
+
+    /** Intervals of a rate and of a chance. */
+    public record Ranges(Uncertainty.Range rate, Uncertainty.Range chance) {}
+
+    /** How well every figure is known: the middle nine tenths of some draws. */
+    public Map<Exit.Key, Ranges> ranges(int draws, long seed) {
+        Map<Exit.Key, double[][]> values = new HashMap<>();
+        for (int d = 0; d < draws; d++) {
+            for (Exit e : rates.draw(places, RandomSource.XO_RO_SHI_RO_128_PP.create(seed + d))) {
+                double[][] v = values.computeIfAbsent(e.key(), k -> new double[2][draws]);
+                v[0][d] = e.rate();
+                v[1][d] = e.chance();
+            }
+        }
+        Map<Exit.Key, Ranges> ranges = new HashMap<>();
+        values.forEach((key, v) -> ranges.put(key, new Ranges(Uncertainty.Range.of(v[0]), Uncertainty.Range.of(v[1]))));
+        return ranges;
     }
 }

@@ -222,6 +222,27 @@ public final class Model {
                                 .toList();
     }
 
+    /**
+     * What an athlete may expect of a place.
+     *
+     * @param points earned a minute there, the athlete's own
+     * @param finishes submissions a minute
+     */
+    public record Prospect(double points, double finishes) {}
+
+    public Prospect prospect(Place p, boolean ours) {
+        double points = 0;
+        double finishes = 0;
+        int s = indexOf(p);
+        for (Way w : s < 0 ? List.<Way>of() : (ours ? own : theirs).get(s)) {
+            for (Branch b : w.branches()) {
+                points += w.rate() * b.chance() * b.points()[1] * (ours ? 1 : -1);
+                finishes += b.to() < 0 ? w.rate() * b.chance() : 0;
+            }
+        }
+        return new Prospect(points, finishes);
+    }
+
     public Ruleset rules() {
         return rules;
     }

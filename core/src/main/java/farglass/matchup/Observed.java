@@ -80,11 +80,13 @@ final class Observed {
         this.lexicon = groups.lexicon();
     }
 
+    /** @param asOf day that ages are counted back from; null for the newest match */
     static Observed of(LibraryIndex index, Filter filter, LocalDate asOf, Groups groups) {
         Observed o = new Observed(groups);
+        LocalDate day = asOf != null ? asOf : index.newest();
         for (MatchFacts f : index.facts()) {
             if (filter.accepts(f.record())) {
-                o.add(f, Recency.weight(f.record().details().date(), asOf, filter.halfLifeYears()));
+                o.add(f, Recency.weight(f.record().details().date(), day, filter.halfLifeYears()));
             }
         }
         return o;

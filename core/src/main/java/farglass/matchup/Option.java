@@ -1,5 +1,8 @@
 package farglass.matchup;
 
+import java.util.Optional;
+import java.util.stream.Stream;
+
 /**
  * What an athlete may do in a place.
  *
@@ -17,12 +20,20 @@ public record Option(Kind kind, String technique) {
         HOLD
     }
 
-    static Option press(String technique) {
+    public static Option press(String technique) {
         return new Option(Kind.PRESS, technique);
     }
 
     /** {@code natural}, {@code hold}, or {@code press} and the technique. */
     public String key() {
         return kind == Kind.PRESS ? "press " + technique : kind.name().toLowerCase(java.util.Locale.ROOT);
+    }
+
+    /** What {@link #key} gave; empty when it is no such text. */
+    public static Optional<Option> ofKey(String key) {
+        if (key.startsWith("press ") && key.length() > 6) {
+            return Optional.of(press(key.substring(6)));
+        }
+        return Stream.of(NATURAL, HOLD).filter(o -> o.key().equals(key)).findFirst();
     }
 }

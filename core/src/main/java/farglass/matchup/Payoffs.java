@@ -69,7 +69,7 @@ final class Payoffs {
         }
         tags.add(position(there, q.to()));
         if (!q.held()) {
-            tags.add(position(there + Math.max(1, rules.holdMs() / 2), q.from()));
+            tags.add(position(there + Math.max(1, rules.holdMs() / 2), Place.START));
         }
         long end = there + rules.holdMs() + SETTLED_MS;
         tags.add(new Tag.End(MatchTime.ofMs(end), TagInfo.NONE));

@@ -35,7 +35,7 @@ public final class Solution {
      * @throws IllegalArgumentException when the place does not occur
      */
     public double win(Place place, long ms, int points, int advantages) {
-        return value(stepOf(ms), cell(place, points, advantages));
+        return values[stepOf(ms)][cell(place, points, advantages)];
     }
 
     /** What to do from here. */
@@ -127,7 +127,7 @@ public final class Solution {
         return s;
     }
 
-    double value(int step, int cell) {
-        return values[step][cell];
+    float[] values(int step) {
+        return values[step];
     }
 }

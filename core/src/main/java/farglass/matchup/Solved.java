@@ -24,6 +24,16 @@ public record Solved(
                 Flow.of(coarse.planned()));
     }
 
+    static Solved of(Meeting meeting, Glance glance) {
+        return new Solved(
+                meeting,
+                glance.natural(),
+                glance.planned(),
+                glance.answered(),
+                Flow.of(glance.natural()),
+                Flow.of(glance.planned()));
+    }
+
     /** Win chance when each answers the other as well as can be: the cautious figure. Takes as long as a solution. */
     public double cautious() {
         Programme p = planned.programme();

@@ -3,6 +3,7 @@ package farglass.plan;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Supplier;
 import java.util.function.UnaryOperator;
 
 /**
@@ -84,6 +85,17 @@ public record Fork(String id, boolean ours, String text, String note, List<Pinne
             return Optional.of(this);
         }
         return next.stream().flatMap(f -> f.find(target).stream()).findFirst();
+    }
+
+    Fork numbered(Supplier<String> ids) {
+        String mine = ids.get();
+        return new Fork(
+                mine,
+                ours,
+                text,
+                note,
+                claims,
+                next.stream().map(f -> f.numbered(ids)).toList());
     }
 
     int highestId() {

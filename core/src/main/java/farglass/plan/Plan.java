@@ -16,6 +16,7 @@ import java.util.function.UnaryOperator;
  * @param remarks free text
  * @param judgements what is thought of claims, at most one per claim
  * @param own claims in own words
+ * @param approach how it is computed, and what was forecast
  */
 public record Plan(
         String id,
@@ -26,7 +27,8 @@ public record Plan(
         List<Fork> openings,
         String remarks,
         List<Judgement> judgements,
-        List<OwnClaim> own) {
+        List<OwnClaim> own,
+        Approach approach) {
     public Plan {
         pinned = List.copyOf(pinned);
         openings = List.copyOf(openings);
@@ -42,7 +44,7 @@ public record Plan(
             List<PinnedClaim> pinned,
             List<Fork> openings,
             String remarks) {
-        this(id, title, us, them, pinned, openings, remarks, List.of(), List.of());
+        this(id, title, us, them, pinned, openings, remarks, List.of(), List.of(), Approach.USUAL);
     }
 
     public static Plan empty(String id, String title, String us, String them) {
@@ -53,7 +55,7 @@ public record Plan(
         List<PinnedClaim> list = new ArrayList<>(pinned);
         list.removeIf(c -> c.sameAs(claim));
         list.add(claim);
-        return new Plan(id, title, us, them, list, openings, remarks, judgements, own);
+        return new Plan(id, title, us, them, list, openings, remarks, judgements, own, approach);
     }
 
     public Plan unpin(PinnedClaim claim) {
@@ -66,7 +68,8 @@ public record Plan(
                 openings,
                 remarks,
                 judgements,
-                own);
+                own,
+                approach);
     }
 
     public boolean isPinned(String athlete, String claim) {
@@ -88,7 +91,7 @@ public record Plan(
         if (!j.empty()) {
             list.add(j);
         }
-        return new Plan(id, title, us, them, pinned, openings, remarks, list, own);
+        return new Plan(id, title, us, them, pinned, openings, remarks, list, own, approach);
     }
 
     /** Adds a claim in own words. */
@@ -101,28 +104,40 @@ public record Plan(
                         .orElse(0);
         List<OwnClaim> list = new ArrayList<>(own);
         list.add(new OwnClaim("own." + number, athlete, sentence.strip(), tags));
-        return new Plan(id, title, us, them, pinned, openings, remarks, judgements, list);
+        return new Plan(id, title, us, them, pinned, openings, remarks, judgements, list, approach);
     }
 
     /** Without one of the claims in own words. */
     public Plan withdraw(String ownClaim) {
         List<OwnClaim> list = own.stream().filter(o -> !o.id().equals(ownClaim)).toList();
-        return new Plan(id, title, us, them, pinned, openings, remarks, judgements, list);
+        return new Plan(id, title, us, them, pinned, openings, remarks, judgements, list, approach);
+    }
+
+    public Plan approach(Approach next) {
+        return new Plan(id, title, us, them, pinned, openings, remarks, judgements, own, next);
+    }
+
+    /** With a whole tree as a new opening, its nodes numbered anew. */
+    public Plan adopt(Fork tree) {
+        int[] free = {openings.stream().mapToInt(Fork::highestId).max().orElse(0)};
+        List<Fork> list = new ArrayList<>(openings);
+        list.add(tree.numbered(() -> "f" + ++free[0]));
+        return new Plan(id, title, us, them, pinned, list, remarks, judgements, own, approach);
     }
 
     public Plan title(String text) {
-        return new Plan(id, text, us, them, pinned, openings, remarks, judgements, own);
+        return new Plan(id, text, us, them, pinned, openings, remarks, judgements, own, approach);
     }
 
     public Plan remarks(String text) {
-        return new Plan(id, title, us, them, pinned, openings, text, judgements, own);
+        return new Plan(id, title, us, them, pinned, openings, text, judgements, own, approach);
     }
 
     /** Adds a first action of ours. */
     public Plan open(String text) {
         List<Fork> list = new ArrayList<>(openings);
         list.add(Fork.of(freeId(), true, text));
-        return new Plan(id, title, us, them, pinned, list, remarks, judgements, own);
+        return new Plan(id, title, us, them, pinned, list, remarks, judgements, own, approach);
     }
 
     /** Adds what follows a node: their answer after ours, ours after theirs. */
@@ -141,7 +156,8 @@ public record Plan(
                 openings.stream().map(f -> f.replace(fork, change)).toList(),
                 remarks,
                 judgements,
-                own);
+                own,
+                approach);
     }
 
     /** Without a node and all that follows it. */
@@ -158,7 +174,8 @@ public record Plan(
                         .toList(),
                 remarks,
                 judgements,
-                own);
+                own,
+                approach);
     }
 
     public Optional<Fork> find(String fork) {

@@ -138,7 +138,7 @@ public final class LibraryIndex {
     }
 
     /** The newest date of a record, or null. */
-    java.time.LocalDate newest() {
+    public java.time.LocalDate newest() {
         return newest;
     }
 }

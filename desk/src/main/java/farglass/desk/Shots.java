@@ -70,6 +70,8 @@ final class Shots {
         page("CLAIMS", null);
         steps.add(this::layPlan);
         steps.add(() -> shell.go(4));
+        steps.add(() -> picture("matchup"));
+        steps.add(() -> shell.go(5));
         steps.add(() -> picture("plan"));
         steps.add(Platform::exit);
         waitForFilms();

@@ -111,7 +111,7 @@ class StationsTest extends DeskDriver {
     @Test
     void aPlanIsLaidChangedAndTakenBack() throws Exception {
         pinTwo();
-        press(KeyCode.CONTROL, KeyCode.DIGIT5);
+        press(KeyCode.CONTROL, KeyCode.DIGIT6);
         for (String text : List.of("Collar first", "Pulls to lasso", "Strip the sleeve")) {
             robot.interact(() -> find("#fork-next").requestFocus());
             robot.write(text, 0);
@@ -176,9 +176,9 @@ class StationsTest extends DeskDriver {
     @Test
     void aPlanThatCannotBeWrittenSaysSoAndLeavesNothing() throws Exception {
         Path file = Files.writeString(folder.resolve("taken"), "x");
-        press(KeyCode.CONTROL, KeyCode.DIGIT5);
+        press(KeyCode.CONTROL, KeyCode.DIGIT6);
         onFx(() -> {
-            ((PlanStation) shell.station(4)).writePdf(file.resolve("plan.pdf"));
+            ((PlanStation) shell.station(5)).writePdf(file.resolve("plan.pdf"));
             return null;
         });
         awaitNotice("could not be written");

@@ -229,7 +229,7 @@ class WholePathTest extends DeskDriver {
     }
 
     private void layPlanAndExport() throws Exception {
-        press(KeyCode.CONTROL, KeyCode.DIGIT5);
+        press(KeyCode.CONTROL, KeyCode.DIGIT6);
         for (String text : List.of("Collar and sleeve", "Pulls to lasso", "Strip the sleeve")) {
             robot.interact(() -> find("#fork-next").requestFocus());
             robot.write(text, 0);
@@ -240,12 +240,12 @@ class WholePathTest extends DeskDriver {
         Path pdf = folder.resolve("plan.pdf");
         Path json = folder.resolve("plan.plan.json");
         onFx(() -> {
-            ((PlanStation) shell.station(4)).writePdf(pdf);
+            ((PlanStation) shell.station(5)).writePdf(pdf);
             return null;
         });
         await("the page is written", () -> Files.exists(pdf));
         onFx(() -> {
-            ((PlanStation) shell.station(4)).writeJson(json);
+            ((PlanStation) shell.station(5)).writeJson(json);
             return null;
         });
         await("the document is written", () -> Files.exists(json));

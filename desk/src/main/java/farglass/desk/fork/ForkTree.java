@@ -9,6 +9,7 @@ import farglass.plan.Plan;
 import farglass.stats.Grade;
 import java.util.Comparator;
 import java.util.Locale;
+import java.util.Map;
 import java.util.function.Consumer;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
@@ -21,18 +22,29 @@ import javafx.scene.shape.StrokeLineCap;
 
 /** Draws a plan: openings at the left, what may follow to the right; amber is ours, teal is theirs. */
 public final class ForkTree extends Pane {
-    private static final double COLUMN = 228;
-    private static final double WIDTH = 184;
-    private static final double ROW = 78;
-    private static final double HEIGHT = 62;
+    private static final double GAP = 44;
+    private static final double BETWEEN = 14;
     private static final double MARGIN = 6;
 
+    private static final double USUAL_WIDTH = 7;
+    private static final double WIDEST = 26;
+
     private final Consumer<String> picked;
+    private Map<String, Double> chances = Map.of();
+    private double width = 184;
+    private double height = 62;
 
     /** @param picked gets the id of a node that is chosen */
     public ForkTree(Consumer<String> picked) {
         this.picked = picked;
         setId("forks");
+    }
+
+    /** How wide the way to a node is drawn: its chance, 0..1, by id; a node without one is drawn as usual. */
+    public void chances(Map<String, Double> byId) {
+        chances = Map.copyOf(byId);
+        width = 200;
+        height = 96;
     }
 
     /** @param selected id of the chosen node, or null */
@@ -41,11 +53,19 @@ public final class ForkTree extends Pane {
         double y = MARGIN;
         for (Fork f : plan.openings()) {
             place(f, MARGIN, y, selected);
-            y += leaves(f) * ROW;
+            y += leaves(f) * rowHeight();
         }
         int depth = plan.openings().stream().mapToInt(Fork::depth).max().orElse(0);
-        setPrefSize(Math.max(1, depth) * COLUMN, y + MARGIN);
+        setPrefSize(Math.max(1, depth) * column(), y + MARGIN);
         setMinSize(getPrefWidth(), getPrefHeight());
+    }
+
+    private double column() {
+        return width + GAP;
+    }
+
+    private double rowHeight() {
+        return height + BETWEEN + 2;
     }
 
     private static int leaves(Fork f) {
@@ -53,25 +73,26 @@ public final class ForkTree extends Pane {
     }
 
     private void place(Fork f, double x, double y, String selected) {
-        double middle = y + leaves(f) * ROW / 2;
+        double middle = y + leaves(f) * rowHeight() / 2;
         double childY = y;
         for (Fork next : f.next()) {
-            double childMiddle = childY + leaves(next) * ROW / 2;
-            getChildren().add(0, curve(x + WIDTH, middle, x + COLUMN, childMiddle, next));
-            place(next, x + COLUMN, childY, selected);
-            childY += leaves(next) * ROW;
+            double childMiddle = childY + leaves(next) * rowHeight() / 2;
+            getChildren().add(0, curve(x + width, middle, x + column(), childMiddle, next));
+            place(next, x + column(), childY, selected);
+            childY += leaves(next) * rowHeight();
         }
         Button node = node(f, f.id().equals(selected));
         node.setLayoutX(x);
-        node.setLayoutY(middle - HEIGHT / 2);
+        node.setLayoutY(middle - height / 2);
         getChildren().add(node);
     }
 
-    private static CubicCurve curve(double x1, double y1, double x2, double y2, Fork next) {
+    private CubicCurve curve(double x1, double y1, double x2, double y2, Fork next) {
         double bend = (x2 - x1) / 2 + 14;
         CubicCurve c = new CubicCurve(x1, y1, x1 + bend, y1, x2 - bend, y2, x2, y2);
         c.setFill(null);
-        c.setStrokeWidth(7);
+        Double chance = chances.get(next.id());
+        c.setStrokeWidth(chance == null ? USUAL_WIDTH : Math.max(1.5, WIDEST * chance));
         c.setStrokeLineCap(StrokeLineCap.BUTT);
         c.setStroke((next.ours() ? Look.OURS : Look.THEIRS).deriveColor(0, 1, 1, 0.35));
         return c;
@@ -85,7 +106,19 @@ public final class ForkTree extends Pane {
         if (f.claims().isEmpty()) {
             grade.getStyleClass().add("thin");
         }
-        HBox below = new HBox(6, Ui.label(f.note(), "fork-note"), Ui.spring(), grade);
+        // a computed fork rests on rates, which its note tells
+        grade.setManaged(chances.isEmpty());
+        grade.setVisible(chances.isEmpty());
+        Label note = Ui.label(f.note(), "fork-note");
+        if (!chances.isEmpty()) {
+            text.setPrefWidth(width - 24);
+            text.setMinHeight(42);
+            text.setMaxHeight(42);
+            note.setMinHeight(34);
+            note.setPrefWidth(width - 24);
+            note.setWrapText(true);
+        }
+        HBox below = new HBox(6, note, Ui.spring(), grade);
         below.setAlignment(Pos.CENTER_LEFT);
         grade.setMinWidth(javafx.scene.layout.Region.USE_PREF_SIZE);
         VBox face = new VBox(2, text, below);
@@ -93,10 +126,10 @@ public final class ForkTree extends Pane {
         Button node = new Button();
         node.setGraphic(face);
         node.setId("fork-" + f.id());
-        node.setPrefSize(WIDTH, HEIGHT);
-        node.setMinSize(WIDTH, HEIGHT);
-        node.setMaxSize(WIDTH, HEIGHT);
-        face.setPrefWidth(WIDTH - 24);
+        node.setPrefSize(width, height);
+        node.setMinSize(width, height);
+        node.setMaxSize(width, height);
+        face.setPrefWidth(width - 24);
         node.getStyleClass().addAll("fork", f.ours() ? "ours" : "theirs");
         if (chosen) {
             node.getStyleClass().add("chosen");

@@ -1,6 +1,8 @@
 package farglass.desk.plan;
 
 import farglass.desk.fork.ForkTree;
+import farglass.desk.matchup.Headline;
+import farglass.desk.matchup.MeetingModel;
 import farglass.desk.shell.Desk;
 import farglass.desk.shell.Keys;
 import farglass.desk.shell.Station;
@@ -25,8 +27,11 @@ import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.control.TextArea;
 import javafx.scene.control.TextField;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.control.ToggleGroup;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.HBox;
+import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import javafx.stage.FileChooser;
 import javafx.util.StringConverter;
@@ -42,25 +47,42 @@ public final class PlanStation implements Station, Keys.Bound {
     private final TextField note = new TextField();
     private final TextField next = new TextField();
     private final Label nextName = Ui.label("", "field-name");
-    private final VBox rests = new VBox(6);
+    private final VBox restsOn = new VBox(6);
     private final TextArea remarks = new TextArea();
     private final Label weak = Ui.prose("", "weak");
     private final Keys keys = new Keys();
+    private final MeetingModel model;
+    private final Dials dials;
+    private final ProposedPage proposed;
+    private final GuidePage guide;
+    private final ScoreGrid grid;
+    private final RestsPage rests;
+    private final StackPane middle = new StackPane();
+    private final ToggleGroup pages = new ToggleGroup();
     private final VBox view;
     private String chosen;
     private boolean filling;
 
-    public PlanStation(Desk desk) {
+    public PlanStation(Desk desk, MeetingModel model) {
         this.desk = desk;
+        this.model = model;
+        this.dials = new Dials(desk);
+        this.proposed = new ProposedPage(desk, model);
+        this.guide = new GuidePage(desk, model);
+        this.grid = new ScoreGrid(model);
+        this.rests = new RestsPage(desk, model);
         keys.on("Ctrl+Z", "keys.undo", () -> desk.stepPlan(-1))
                 .on("Ctrl+Shift+Z", "keys.redo", () -> desk.stepPlan(1))
-                .on("Ctrl+P", "plan.pdf", this::choosePdf);
+                .on("Ctrl+P", "plan.pdf", this::choosePdf)
+                .on("F3", "matchup.keys.next", this::nextPage);
         view = layout();
         view.setId("station-plan");
         view.addEventFilter(KeyEvent.KEY_PRESSED, keys::handle);
         desk.plan().addListener((o, was, is) -> fill());
         desk.assignment().addListener((o, was, is) -> fill());
+        model.proposal().addListener((o, was, is) -> fillComputed());
         fill();
+        fillComputed();
     }
 
     private VBox layout() {
@@ -94,8 +116,17 @@ public final class PlanStation implements Station, Keys.Bound {
         head.setAlignment(Pos.CENTER_LEFT);
         ScrollPane canvas = new ScrollPane(tree);
         canvas.getStyleClass().add("plain");
-        VBox forks = Ui.sheet(Words.of("plan.forks"), null, weak, Ui.grow(canvas));
-        VBox left = new VBox(12, Ui.grow(forks), editor());
+        VBox own = new VBox(8, weak, Ui.grow(canvas), editor());
+        HBox choices = new HBox(
+                6,
+                page("plan.page.own", own),
+                page("plan.page.proposed", proposed),
+                page("plan.page.guide", scroll(guide)),
+                page("plan.page.grid", scroll(grid)),
+                page("plan.page.rests", scroll(rests)));
+        choices.setAlignment(Pos.CENTER_LEFT);
+        middle.setMinHeight(0);
+        VBox left = Ui.sheet(Words.of("plan.forks"), choices, Ui.grow(middle));
         ScrollPane list = new ScrollPane(pinned);
         list.setFitToWidth(true);
         VBox claims = Ui.sheet(Words.of("plan.pinned"), null, Ui.grow(list));
@@ -107,10 +138,60 @@ public final class PlanStation implements Station, Keys.Bound {
                 desk.changePlan(p -> p.remarks(remarks.getText()));
             }
         });
-        VBox right = new VBox(12, Ui.grow(claims), Ui.sheet(Words.of("plan.remarks"), null, remarks));
+        VBox right = new VBox(
+                12,
+                Ui.sheet(Words.of("plan.dials"), null, dials),
+                Ui.grow(claims),
+                Ui.sheet(Words.of("plan.remarks"), null, remarks));
         right.setMinWidth(370);
         right.setMaxWidth(370);
-        return new VBox(12, head, Ui.grow(new HBox(12, Ui.grow(left), right)));
+        return new VBox(12, head, new Headline(model), Ui.grow(new HBox(12, Ui.grow(left), right)));
+    }
+
+    private static ScrollPane scroll(Node content) {
+        ScrollPane pane = new ScrollPane(content);
+        pane.setFitToWidth(true);
+        pane.getStyleClass().add("plain");
+        return pane;
+    }
+
+    private Node page(String key, Node content) {
+        ToggleButton b = new ToggleButton(Words.of(key));
+        b.setId(key.replace('.', '-'));
+        b.getStyleClass().add("chip");
+        b.setToggleGroup(pages);
+        b.selectedProperty().addListener((o, was, is) -> {
+            if (is) {
+                middle.getChildren().setAll(content);
+            }
+        });
+        if (pages.getSelectedToggle() == null) {
+            b.setSelected(true);
+        }
+        b.setOnAction(e -> b.setSelected(true));
+        return b;
+    }
+
+    private void nextPage() {
+        int at = pages.getToggles().indexOf(pages.getSelectedToggle());
+        pages.selectToggle(pages.getToggles().get((at + 1) % pages.getToggles().size()));
+    }
+
+    @Override
+    public void shown() {
+        model.watch(true);
+    }
+
+    @Override
+    public void hidden() {
+        model.watch(false);
+    }
+
+    private void fillComputed() {
+        proposed.fill();
+        guide.fill();
+        grid.fill();
+        rests.fill();
     }
 
     private Node editor() {
@@ -140,7 +221,7 @@ public final class PlanStation implements Station, Keys.Bound {
                 Ui.spring(),
                 Ui.label(Words.of("plan.hint"), "soft"));
         tools.setAlignment(Pos.CENTER_LEFT);
-        return Ui.sheet(Words.of("plan.node"), null, fields, rests, tools);
+        return Ui.sheet(Words.of("plan.node"), null, fields, restsOn, tools);
     }
 
     private static VBox field(Label name, Node control) {
@@ -197,6 +278,8 @@ public final class PlanStation implements Station, Keys.Bound {
             chosen = p.openings().isEmpty() ? null : p.openings().get(0).id();
         }
         tree.show(p, chosen);
+        dials.show(p);
+        rests.fill();
         fillPinned(p);
         fillEditor(p);
         weak.setText(weakness(p));
@@ -277,10 +360,10 @@ public final class PlanStation implements Station, Keys.Bound {
         note.setText(node.map(Fork::note).orElse(""));
         nextName.setText(Words.of(
                 node.isEmpty() ? "plan.next.open" : node.get().ours() ? "plan.next.theirs" : "plan.next.ours"));
-        rests.getChildren().clear();
-        node.ifPresent(f -> f.claims().forEach(c -> rests.getChildren().add(row(c, false))));
+        restsOn.getChildren().clear();
+        node.ifPresent(f -> f.claims().forEach(c -> restsOn.getChildren().add(row(c, false))));
         if (node.isPresent() && node.get().claims().isEmpty()) {
-            rests.getChildren().add(Ui.label(Words.of("plan.no-claim"), "soft"));
+            restsOn.getChildren().add(Ui.label(Words.of("plan.no-claim"), "soft"));
         }
     }
 

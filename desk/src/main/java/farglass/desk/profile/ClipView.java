@@ -21,7 +21,7 @@ import javafx.scene.layout.VBox;
 import javafx.util.Duration;
 
 /** The moment a dot stands for, or all moments of a claim one after the other. */
-final class ClipView extends VBox {
+public final class ClipView extends VBox {
     private static final Duration EACH = Duration.seconds(7);
 
     private final Desk desk;
@@ -34,11 +34,16 @@ final class ClipView extends VBox {
     private int at;
 
     /** @param toFilm opens a match in the film station */
-    ClipView(Desk desk, Consumer<String> toFilm) {
+    public ClipView(Desk desk, Consumer<String> toFilm) {
+        this(desk, Words.of("clip.hint"), toFilm);
+    }
+
+    /** @param hint what to choose while nothing is shown */
+    public ClipView(Desk desk, String hint, Consumer<String> toFilm) {
         super(4);
         this.desk = desk;
         this.export = new ReelExport(desk);
-        this.moment = new MomentView(desk, Words.of("clip.hint"), (match, tag) -> toFilm.accept(match));
+        this.moment = new MomentView(desk, hint, (match, tag) -> toFilm.accept(match));
         Button back = Ui.button(Words.of("clip.back"), () -> step(-1), "choice");
         Button forth = Ui.button(Words.of("clip.next"), () -> step(1), "choice");
         forth.setId("clip-next");
@@ -73,7 +78,7 @@ final class ClipView extends VBox {
     }
 
     /** Every moment with film, one after the other. */
-    void playAll(List<Trial> trials) {
+    public void playAll(List<Trial> trials) {
         List<Trial> filmed = trials.stream().filter(this::hasFilm).toList();
         if (filmed.isEmpty()) {
             next.stop();

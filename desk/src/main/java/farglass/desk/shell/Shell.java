@@ -3,6 +3,8 @@ package farglass.desk.shell;
 import farglass.desk.assignment.AssignmentStation;
 import farglass.desk.check.CheckStation;
 import farglass.desk.film.FilmStation;
+import farglass.desk.matchup.MatchupStation;
+import farglass.desk.matchup.MeetingModel;
 import farglass.desk.plan.PlanStation;
 import farglass.desk.profile.ProfileStation;
 import java.util.ArrayList;
@@ -44,7 +46,9 @@ public final class Shell {
             }
         }));
         stations.add(new ProfileStation(desk, () -> go(film)));
-        stations.add(new PlanStation(desk));
+        MeetingModel meeting = new MeetingModel(desk);
+        stations.add(new MatchupStation(desk, meeting, () -> go(film)));
+        stations.add(new PlanStation(desk, meeting));
         root.setId("shell");
         rail.getStyleClass().add("rail");
         rail.getChildren().add(Ui.label(Words.of("app.rail"), "rail-title"));

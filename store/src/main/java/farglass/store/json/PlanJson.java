@@ -39,6 +39,7 @@ public final class PlanJson {
         m.put("remarks", p.remarks());
         m.put("judgements", p.judgements().stream().map(PlanJson::judgement).toList());
         m.put("ownClaims", p.own().stream().map(PlanJson::own).toList());
+        m.put("approach", ApproachJson.write(p.approach()));
         return text(m);
     }
 
@@ -155,7 +156,8 @@ public final class PlanJson {
                 forks(f, "tree"),
                 remarks == null ? "" : remarks,
                 judgements(f),
-                ownClaims(f));
+                ownClaims(f),
+                ApproachJson.read(f));
     }
 
     private static List<PinnedClaim> claims(Fields f, String field) throws FormatException {

@@ -1,0 +1,117 @@
+package farglass.cli;
+
+import farglass.lexicon.Lexicon;
+import farglass.matchup.Meeting;
+import farglass.matchup.MeetingWriter;
+import farglass.matchup.Settings;
+import farglass.matchup.Wishes;
+import farglass.rules.Ruleset;
+import farglass.rules.Rulesets;
+import farglass.store.LibraryException;
+import farglass.store.RecordSource;
+import farglass.tendency.Filter;
+import farglass.tendency.LibraryIndex;
+import java.nio.file.Path;
+import java.time.Clock;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Locale;
+import picocli.CommandLine.Option;
+
+/** Who meets whom, under which rules. */
+final class MeetingOptions {
+    private static final int MINUTE_MS = 60_000;
+
+    @Option(names = "--library", required = true, paramLabel = "PATH")
+    private Path library;
+
+    @Option(names = "--us", required = true, paramLabel = "ID")
+    private String us;
+
+    @Option(names = "--them", required = true, paramLabel = "ID")
+    private String them;
+
+    @Option(names = "--ruleset", required = true, paramLabel = "ID")
+    private String ruleset;
+
+    @Option(names = "--attire", paramLabel = "gi|no-gi")
+    private String attire;
+
+    @Option(names = "--minutes", paramLabel = "N", description = "length of the match; default 8")
+    private int minutes = 8;
+
+    @Option(names = "--emphasis", paramLabel = "0..1", description = "0 own game, 1 this opponent; default 0.5")
+    private double emphasis = Settings.USUAL.emphasis();
+
+    @Option(names = "--as-of", paramLabel = "DATE")
+    private LocalDate asOf;
+
+    @Option(names = "--seed", paramLabel = "N")
+    private long seed = 1;
+
+    private List<String> errors = List.of();
+    private LibraryIndex index;
+
+    /** @throws Unreadable when the library cannot be read or one of the two is not in it */
+    Meeting meeting(Clock clock) throws Unreadable {
+        Ruleset rules = Rulesets.builtIn()
+                .of(ruleset, null)
+                .orElseThrow(() -> new IllegalArgumentException("--ruleset: \"" + ruleset + "\" is not one of "
+                        + Rulesets.builtIn().all().stream().map(Ruleset::code).toList()));
+        if (attire != null && !attire.equals("gi") && !attire.equals("no-gi")) {
+            throw new IllegalArgumentException("--attire: \"" + attire + "\" is not one of gi, no-gi");
+        }
+        if (minutes < 1 || minutes > 60) {
+            throw new IllegalArgumentException("--minutes must lie in 1..60");
+        }
+        RecordSource.Loaded loaded;
+        try {
+            loaded = RecordSource.load(library, clock);
+        } catch (LibraryException e) {
+            throw new Unreadable(e.getMessage());
+        }
+        errors = loaded.errors();
+        for (String id : List.of(us, them)) {
+            if (loaded.records().stream().noneMatch(r -> r.cornerOf(id).isPresent())) {
+                throw new Unreadable(library + ": no match of an athlete with id " + id);
+            }
+        }
+        index = LibraryIndex.of(loaded.records(), Lexicon.builtIn());
+        Meeting m = Meeting.of(
+                index,
+                new Meeting.Question(
+                        us,
+                        them,
+                        rules,
+                        Filter.ALL.attire(attire),
+                        asOf,
+                        (long) minutes * MINUTE_MS,
+                        Settings.USUAL.emphasis(emphasis),
+                        Wishes.NONE));
+        if (!m.enough()) {
+            throw new Unreadable(writer().missing(m));
+        }
+        return m;
+    }
+
+    MeetingWriter writer() {
+        return new MeetingWriter(Locale.ENGLISH, Lexicon.builtIn(), first(us), first(them));
+    }
+
+    private String first(String id) {
+        return index.name(id).split(" ")[0];
+    }
+
+    String name(String id) {
+        return index.name(id);
+    }
+
+    long seed() {
+        return seed;
+    }
+
+    /** What could not be read of the library. */
+    List<String> errors() {
+        return errors;
+    }
+}

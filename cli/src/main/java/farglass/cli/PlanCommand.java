@@ -1,0 +1,43 @@
+package farglass.cli;
+
+import farglass.matchup.Meeting;
+import farglass.matchup.Proposal;
+import farglass.matchup.Solved;
+import farglass.matchup.Uncertainty;
+import farglass.store.json.ProposalJson;
+import java.time.Clock;
+import java.util.Map;
+import java.util.concurrent.Callable;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Mixin;
+import picocli.CommandLine.Option;
+
+/** Prints how best to fight an opponent. */
+@Command(name = "plan", description = "Prints the computed plan against an opponent")
+final class PlanCommand implements Callable<Integer> {
+    private final Output output;
+    private final Clock clock;
+
+    @Mixin
+    private MeetingOptions options;
+
+    @Option(names = "--no-draws", description = "without intervals: a second instead of a minute")
+    private boolean noDraws;
+
+    PlanCommand(Output output, Clock clock) {
+        this.output = output;
+        this.clock = clock;
+    }
+
+    @Override
+    public Integer call() throws Unreadable {
+        Meeting meeting = options.meeting(clock);
+        Solved solved = meeting.solve();
+        Uncertainty u = noDraws ? null : Uncertainty.of(meeting, options.seed(), x -> {}, () -> false);
+        Map<String, Object> document =
+                new ProposalJson(Proposal.of(solved, u), options.writer()).document(options.seed());
+        document.put("errors", options.errors());
+        output.print(document);
+        return options.errors().isEmpty() ? Main.DONE : Main.UNREADABLE;
+    }
+}

@@ -1,0 +1,91 @@
+package farglass.plan;
+
+import farglass.matchup.Correction;
+import farglass.matchup.Exit;
+import farglass.matchup.Option;
+import farglass.matchup.Settings;
+import farglass.matchup.Wishes;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+
+/**
+ * How a plan is computed: the dial between own game and this opponent, how hard one can press, and what the user decides himself.
+ *
+ * @param emphasis 0 own game, 1 this opponent
+ * @param pressing factor on an action that is pressed, 1 to 3
+ * @param forecasts frozen when the plan was settled, for scoring after the match
+ */
+public record Approach(double emphasis, double pressing, Wishes wishes, List<Forecast> forecasts) {
+    public static final Approach USUAL =
+            new Approach(Settings.USUAL.emphasis(), Settings.USUAL.b(), Wishes.NONE, List.of());
+
+    public Approach {
+        forecasts = List.copyOf(forecasts);
+        Settings.USUAL.emphasis(emphasis).pressing(pressing);
+    }
+
+    /** Something said before the match, with its chance, 0.01 to 0.99. */
+    public record Forecast(String what, String sentence, double p) {}
+
+    public Settings settings() {
+        return Settings.USUAL.emphasis(emphasis).pressing(pressing);
+    }
+
+    public Approach emphasis(double e) {
+        return new Approach(e, pressing, wishes, forecasts);
+    }
+
+    public Approach pressing(double b) {
+        return new Approach(emphasis, b, wishes, forecasts);
+    }
+
+    public Approach freeze(List<Forecast> now) {
+        return new Approach(emphasis, pressing, wishes, now);
+    }
+
+    private Approach wishes(Wishes w) {
+        return new Approach(emphasis, pressing, w, forecasts);
+    }
+
+    /** Bars a technique, or allows it again. */
+    public Approach bar(String technique, boolean barred) {
+        Set<String> set = new LinkedHashSet<>(wishes.barred());
+        if (barred) {
+            set.add(technique);
+        } else {
+            set.remove(technique);
+        }
+        return wishes(new Wishes(set, wishes.fixed(), wishes.corrections()));
+    }
+
+    /** Fixes what is done in a place; null leaves it to the computation again. */
+    public Approach fix(String placeKey, Option option) {
+        Map<String, Option> map = new LinkedHashMap<>(wishes.fixed());
+        if (option == null) {
+            map.remove(placeKey);
+        } else {
+            map.put(placeKey, option);
+        }
+        return wishes(new Wishes(wishes.barred(), map, wishes.corrections()));
+    }
+
+    /** Sets a figure by hand, in place of an earlier correction of the same. */
+    public Approach correct(Correction c) {
+        List<Correction> list = new ArrayList<>(without(c.exit()));
+        list.add(c);
+        return wishes(new Wishes(wishes.barred(), wishes.fixed(), list));
+    }
+
+    /** Takes a correction back. */
+    public Approach uncorrect(Exit.Key exit) {
+        return wishes(new Wishes(wishes.barred(), wishes.fixed(), without(exit)));
+    }
+
+    private List<Correction> without(Exit.Key exit) {
+        return wishes.corrections().stream().filter(o -> !o.exit().equals(exit)).toList();
+    }
+}

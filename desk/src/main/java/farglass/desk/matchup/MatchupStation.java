@@ -1,0 +1,221 @@
+package farglass.desk.matchup;
+
+import farglass.desk.chart.ChartView;
+import farglass.desk.profile.ClipView;
+import farglass.desk.shell.Desk;
+import farglass.desk.shell.Keys;
+import farglass.desk.shell.Look;
+import farglass.desk.shell.Station;
+import farglass.desk.shell.Ui;
+import farglass.desk.shell.Words;
+import farglass.matchup.Flow;
+import farglass.matchup.MeetingWriter;
+import farglass.matchup.Place;
+import farglass.matchup.Proposal;
+import farglass.plan.Assignment;
+import farglass.plan.Plan;
+import farglass.tendency.Evidence;
+import farglass.tendency.Filter;
+import farglass.tendency.Flows;
+import farglass.tendency.LibraryIndex;
+import java.util.List;
+import javafx.beans.binding.Bindings;
+import javafx.beans.value.ObservableValue;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.control.Label;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.control.ToggleGroup;
+import javafx.scene.input.KeyEvent;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.StackPane;
+import javafx.scene.layout.VBox;
+
+/** Lays our athlete's measured game over the opponent's. */
+public final class MatchupStation implements Station, Keys.Bound {
+    private final Desk desk;
+    private final MeetingModel model;
+    private final Label question = Ui.label("", "question");
+    private final VBox exchanges = new VBox(0);
+    private final VBox deciding = new VBox(0);
+    private final VBox style = new VBox(8);
+    private final ChartView chart;
+    private final StackPane middle = new StackPane();
+    private final ExchangeDetail detail;
+    private final Keys keys = new Keys();
+    private final VBox view;
+    private final ToggleGroup pages = new ToggleGroup();
+
+    /** @param toFilm shows the film station once a match has been opened */
+    public MatchupStation(Desk desk, MeetingModel model, Runnable toFilm) {
+        this.desk = desk;
+        this.model = model;
+        this.chart = new ChartView(desk.lexicon());
+        ClipView clip = new ClipView(desk, Words.of("matchup.clip"), match -> {
+            desk.openMatch(match);
+            toFilm.run();
+        });
+        this.detail = new ExchangeDetail(desk, model, clip);
+        chart.onPlay(clip::playAll);
+        keys.on("F3", "matchup.keys.next", this::nextPage);
+        view = layout(clip);
+        view.setId("station-matchup");
+        view.addEventFilter(KeyEvent.KEY_PRESSED, keys::handle);
+        model.proposal().addListener((o, was, is) -> fill());
+        desk.plan().addListener((o, was, is) -> ask());
+        ask();
+    }
+
+    private VBox layout(ClipView clip) {
+        HBox choices = new HBox(6);
+        choices.setAlignment(Pos.CENTER_LEFT);
+        choices.getChildren()
+                .addAll(
+                        page("matchup.exchanges", scroll(exchanges)),
+                        page("matchup.chart", chart),
+                        page("matchup.deciding", scroll(deciding)),
+                        page("matchup.style", scroll(style)));
+        VBox left = Ui.sheet(Words.of("matchup.meets"), choices, Ui.grow(middle));
+        VBox right = new VBox(12, Ui.sheet(Words.of("profile.clip"), null, clip), Ui.grow(detail));
+        right.setMinWidth(390);
+        right.setMaxWidth(390);
+        middle.setMinHeight(0);
+        return new VBox(12, question, new Headline(model), Ui.grow(new HBox(12, Ui.grow(left), right)));
+    }
+
+    private static ScrollPane scroll(Node content) {
+        ScrollPane pane = new ScrollPane(content);
+        pane.setFitToWidth(true);
+        pane.getStyleClass().add("plain");
+        return pane;
+    }
+
+    private Node page(String key, Node content) {
+        ToggleButton b = new ToggleButton(Words.of(key));
+        b.setId(key.replace('.', '-'));
+        b.getStyleClass().add("chip");
+        b.setToggleGroup(pages);
+        b.selectedProperty().addListener((o, was, is) -> {
+            if (is) {
+                middle.getChildren().setAll(content);
+            }
+        });
+        if (pages.getSelectedToggle() == null) {
+            b.setSelected(true);
+        }
+        b.setOnAction(e -> b.setSelected(true));
+        return b;
+    }
+
+    private void nextPage() {
+        int at = pages.getToggles().indexOf(pages.getSelectedToggle());
+        pages.selectToggle(pages.getToggles().get((at + 1) % pages.getToggles().size()));
+    }
+
+    @Override
+    public String name() {
+        return "station.matchup";
+    }
+
+    @Override
+    public Node view() {
+        return view;
+    }
+
+    @Override
+    public Keys keys() {
+        return keys;
+    }
+
+    @Override
+    public void shown() {
+        model.watch(true);
+    }
+
+    @Override
+    public void hidden() {
+        model.watch(false);
+    }
+
+    @Override
+    public ObservableValue<String> status() {
+        return Bindings.createStringBinding(
+                () -> model.glance().get() == null
+                        ? Words.of("matchup.status.none")
+                        : Words.of(
+                                "matchup.status",
+                                Math.round(100 * model.glance().get().natural().win())),
+                model.glance());
+    }
+
+    private void ask() {
+        Plan p = desk.plan().get();
+        Assignment a = desk.assignment().get();
+        question.setText(
+                p == null || a == null || p.them().isEmpty()
+                        ? Words.of("matchup.question.none")
+                        : Words.of("matchup.question", desk.nameOf(a.us()), desk.nameOf(p.them())));
+    }
+
+    private void fill() {
+        Proposal p = model.proposal().get();
+        exchanges.getChildren().clear();
+        deciding.getChildren().clear();
+        style.getChildren().clear();
+        if (p == null) {
+            exchanges.getChildren().add(Ui.empty(Words.of("matchup.empty")));
+            detail.show(null, null);
+            return;
+        }
+        MeetingWriter w = model.writer();
+        List<Exchange> rows = Exchange.of(p);
+        exchanges.getChildren().add(Exchange.head(w));
+        for (Exchange e : rows) {
+            exchanges.getChildren().add(e.row(w, () -> detail.show(p, e.place())));
+        }
+        if (!rows.isEmpty()) {
+            detail.show(p, rows.get(0).place());
+        }
+        for (Flow.Leverage l : p.leverage()) {
+            deciding.getChildren().add(deciding(p, l, w));
+        }
+        fillChart(p);
+    }
+
+    /** "knee cut of Ansa from Brisa's lasso guard: a tenth more often +0.4, a tenth more surely +0.3". */
+    private Node deciding(Proposal p, Flow.Leverage l, MeetingWriter w) {
+        Label what = Ui.prose(w.exit(l.exit()), "pinned-sentence");
+        Label much = Ui.label(Words.of("matchup.tenth", w.gain(l.rate10()), w.gain(l.chance10())), "claim-interval");
+        Label rests = Ui.label(w.source(l.exit()), "claim-notes");
+        VBox box = new VBox(2, what, new HBox(14, much, rests));
+        return Exchange.clickable(
+                box, l.exit().ours(), () -> detail.show(p, l.exit().from()));
+    }
+
+    private record Laid(Flows ours, Flows theirs, StyleNotes notes) {}
+
+    private void fillChart(Proposal p) {
+        String us = p.solved().meeting().question().us();
+        String them = p.solved().meeting().question().them();
+        Filter filter = p.solved().meeting().question().filter();
+        LibraryIndex index = model.index();
+        desk.background()
+                .compute(
+                        "matchup-chart",
+                        () -> new Laid(
+                                Flows.of(Evidence.of(index, us, filter)),
+                                Flows.of(Evidence.of(index, them, filter)),
+                                StyleNotes.of(index, us, them, filter, desk.claimWriter())),
+                        laid -> {
+                            chart.show(laid.ours(), Look.OURS, laid.theirs(), Look.THEIRS);
+                            laid.notes().fill(style);
+                        },
+                        e -> desk.notices().problem(String.valueOf(e.getMessage())));
+    }
+
+    /** Shows what meets what in one place; null for the first. */
+    public void choose(Place place) {
+        detail.show(model.proposal().get(), place);
+    }
+}

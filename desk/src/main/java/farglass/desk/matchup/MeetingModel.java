@@ -1,0 +1,238 @@
+package farglass.desk.matchup;
+
+import farglass.desk.shell.Desk;
+import farglass.desk.shell.Words;
+import farglass.match.MatchRecord;
+import farglass.matchup.Exit;
+import farglass.matchup.Meeting;
+import farglass.matchup.MeetingWriter;
+import farglass.matchup.Proposal;
+import farglass.matchup.Solved;
+import farglass.matchup.Uncertainty;
+import farglass.matchup.Wishes;
+import farglass.plan.Approach;
+import farglass.plan.Assignment;
+import farglass.plan.Plan;
+import farglass.rules.Ruleset;
+import farglass.tendency.Filter;
+import farglass.tendency.LibraryIndex;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import javafx.application.Platform;
+import javafx.beans.property.ReadOnlyObjectProperty;
+import javafx.beans.property.ReadOnlyObjectWrapper;
+import javafx.beans.property.ReadOnlyStringProperty;
+import javafx.beans.property.ReadOnlyStringWrapper;
+
+/**
+ * The meeting of the open plan: win chances after a moment, the whole proposal a little later, its intervals last and with
+ * progress. A change of the plan, the records or the assignment while a station looks begins it anew; only the newest counts.
+ */
+public final class MeetingModel {
+    private static final int RANGE_DRAWS = 60;
+    private static final long SEED = 1;
+
+    private final Desk desk;
+    private final ReadOnlyObjectWrapper<Solved.Glance> glance = new ReadOnlyObjectWrapper<>();
+    private final ReadOnlyObjectWrapper<Proposal> proposal = new ReadOnlyObjectWrapper<>();
+    private final ReadOnlyStringWrapper state = new ReadOnlyStringWrapper("");
+    private Map<Exit.Key, Meeting.Ranges> ranges = Map.of();
+    private LibraryIndex index;
+    private Meeting fitted;
+    private Asked fittedFor;
+    private Asked current;
+    private volatile long round;
+    private boolean watched;
+
+    /** What a meeting depends on. */
+    private record Asked(
+            List<MatchRecord> records, Assignment assignment, String them, Ruleset rules, Approach approach) {
+        boolean sameFit(Asked o) {
+            return o != null
+                    && records == o.records
+                    && assignment.equals(o.assignment)
+                    && them.equals(o.them)
+                    && rules.equals(o.rules);
+        }
+    }
+
+    /** A glance, or why there is none. */
+    private record First(Meeting meeting, Solved.Glance glance, Map<Exit.Key, Meeting.Ranges> ranges) {}
+
+    private List<MatchRecord> records = List.of();
+
+    public MeetingModel(Desk desk) {
+        this.desk = desk;
+        this.index = LibraryIndex.empty(desk.lexicon());
+        this.records = List.copyOf(desk.matches());
+        desk.matches().addListener((javafx.collections.ListChangeListener<MatchRecord>) c -> {
+            records = List.copyOf(desk.matches());
+            changed();
+        });
+        desk.plan().addListener((o, was, is) -> changed());
+        desk.assignment().addListener((o, was, is) -> changed());
+    }
+
+    private void changed() {
+        if (watched) {
+            ask();
+        }
+    }
+
+    /** A station looks, or looks away; while none does nothing is worked out. */
+    public void watch(boolean on) {
+        watched = on;
+        changed();
+    }
+
+    private Asked asked() {
+        Assignment a = desk.assignment().get();
+        Plan p = desk.plan().get();
+        if (a == null || p == null || p.them().isEmpty()) {
+            return null;
+        }
+        Ruleset rules = desk.rulesets().get().orUsual(a.ruleset(), a.date());
+        // what was frozen changes nothing of what is worked out
+        return new Asked(records, a, p.them(), rules, p.approach().freeze(List.of()));
+    }
+
+    private void ask() {
+        Asked now = asked();
+        if (now == null) {
+            current = null;
+            glance.set(null);
+            proposal.set(null);
+            state.set(Words.of("meeting.none"));
+            return;
+        }
+        if (now.equals(current)) {
+            return;
+        }
+        boolean other = current == null || !now.sameFit(current);
+        current = now;
+        round++;
+        long mine = round;
+        if (other) {
+            glance.set(null);
+            proposal.set(null);
+        }
+        state.set(Words.of("meeting.working"));
+        desk.background().compute("meeting", () -> first(now), f -> firstDone(f, mine), this::failed);
+    }
+
+    private First first(Asked a) {
+        Meeting m = meeting(a);
+        return m.enough() ? new First(m, m.glance(), m.ranges(RANGE_DRAWS, SEED)) : new First(m, null, Map.of());
+    }
+
+    private synchronized Meeting meeting(Asked a) {
+        if (!a.sameFit(fittedFor)) {
+            index = index.with(a.records());
+            fitted = fit(a, Filter.ALL.attire(a.assignment().attire()));
+            if (!fitted.enough() && a.assignment().attire() != null) {
+                fitted = fit(a, Filter.ALL);
+            }
+            fittedFor = a;
+        }
+        return fitted.under(a.approach().settings().coarse(), a.approach().wishes());
+    }
+
+    private Meeting fit(Asked a, Filter filter) {
+        return Meeting.of(
+                index,
+                new Meeting.Question(
+                        a.assignment().us(),
+                        a.them(),
+                        a.rules(),
+                        filter,
+                        a.assignment().date(),
+                        a.assignment().minutes() * 60_000L,
+                        a.approach().settings().coarse(),
+                        Wishes.NONE));
+    }
+
+    private void firstDone(First f, long mine) {
+        if (mine != round) {
+            return;
+        }
+        if (f.glance() == null) {
+            glance.set(null);
+            proposal.set(null);
+            state.set(writer().missing(f.meeting()));
+            return;
+        }
+        ranges = f.ranges();
+        glance.set(f.glance());
+        state.set(Words.of("meeting.solving"));
+        desk.background()
+                .compute(
+                        "meeting-whole",
+                        () -> Proposal.of(f.meeting().solve(f.glance()), null),
+                        p -> wholeDone(p, mine),
+                        this::failed);
+    }
+
+    private void wholeDone(Proposal p, long mine) {
+        if (mine != round) {
+            return;
+        }
+        proposal.set(p);
+        state.set(Words.of("meeting.drawing"));
+        desk.background().longWork(Words.of("meeting.draws"), (progress, cancelled) -> {
+            Uncertainty u = mine != round
+                    ? null
+                    : Uncertainty.of(
+                            p.solved().meeting(), SEED, progress, () -> cancelled.getAsBoolean() || mine != round);
+            Proposal sure = u == null ? null : Proposal.of(p.solved(), u);
+            Platform.runLater(() -> {
+                if (mine == round) {
+                    proposal.set(sure == null ? p : sure);
+                    state.set(sure == null ? Words.of("meeting.stopped") : "");
+                }
+            });
+        });
+    }
+
+    private void failed(Exception e) {
+        state.set(Words.of("meeting.failed", String.valueOf(e.getMessage())));
+    }
+
+    /** Win chances; null until they are there. */
+    public ReadOnlyObjectProperty<Solved.Glance> glance() {
+        return glance.getReadOnlyProperty();
+    }
+
+    /** The whole of it, at first without intervals; null until it is there. */
+    public ReadOnlyObjectProperty<Proposal> proposal() {
+        return proposal.getReadOnlyProperty();
+    }
+
+    /** What is going on or missing, in words; empty when all is there. */
+    public ReadOnlyStringProperty state() {
+        return state.getReadOnlyProperty();
+    }
+
+    /** How well a figure is known; null when it is not known yet. */
+    public Meeting.Ranges ranges(Exit e) {
+        return ranges.get(e.key());
+    }
+
+    /** Facts of all records as of the last fit. */
+    public synchronized LibraryIndex index() {
+        return index;
+    }
+
+    /** Words with the first names of the two. */
+    public MeetingWriter writer() {
+        Assignment a = desk.assignment().get();
+        Plan p = desk.plan().get();
+        return new MeetingWriter(Locale.ENGLISH, desk.lexicon(), first(a.us()), first(p.them()));
+    }
+
+    private String first(String id) {
+        String whole = desk.nameOf(id);
+        int blank = whole.indexOf(' ');
+        return blank > 0 ? whole.substring(0, blank) : whole;
+    }
+}

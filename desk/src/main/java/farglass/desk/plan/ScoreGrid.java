@@ -1,0 +1,127 @@
+package farglass.desk.plan;
+
+import farglass.desk.matchup.MeetingModel;
+import farglass.desk.shell.Ui;
+import farglass.desk.shell.Words;
+import farglass.matchup.MeetingWriter;
+import farglass.matchup.Option;
+import farglass.matchup.Place;
+import farglass.matchup.Proposal;
+import farglass.matchup.Solution;
+import java.util.Comparator;
+import java.util.List;
+import javafx.scene.Node;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.Label;
+import javafx.scene.control.Tooltip;
+import javafx.scene.layout.GridPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.VBox;
+import javafx.util.StringConverter;
+
+/** The win chance and the best option in one place, by score and time left. */
+final class ScoreGrid extends VBox {
+    private static final int[] SCORES = {6, 4, 3, 2, 1, 0, -1, -2, -3, -4, -6};
+    private static final int COLUMNS = 8;
+
+    private final MeetingModel model;
+    private final ComboBox<Place> place = new ComboBox<>();
+    private final GridPane cells = new GridPane();
+    private boolean filling;
+
+    ScoreGrid(MeetingModel model) {
+        super(8);
+        this.model = model;
+        place.setId("grid-place");
+        cells.setId("grid-cells");
+        cells.setHgap(3);
+        cells.setVgap(3);
+        place.setConverter(new StringConverter<>() {
+            @Override
+            public String toString(Place p) {
+                return p == null ? "" : model.writer().place(p);
+            }
+
+            @Override
+            public Place fromString(String s) {
+                return null;
+            }
+        });
+        place.valueProperty().addListener((o, was, is) -> {
+            if (!filling) {
+                draw();
+            }
+        });
+        HBox head = new HBox(8, Ui.label(Words.of("plan.grid.place"), "field-name"), place);
+        head.setAlignment(javafx.geometry.Pos.CENTER_LEFT);
+        getChildren().addAll(head, cells, Ui.prose(Words.of("plan.grid.hint"), "soft"));
+    }
+
+    void fill() {
+        Proposal p = model.proposal().get();
+        filling = true;
+        Place kept = place.getValue();
+        List<Place> places = p == null
+                ? List.of()
+                : p.solved().flow().places().stream()
+                        .filter(x -> p.solved().flow().minutes(x) > 0.02)
+                        .sorted(Comparator.comparingDouble(
+                                x -> -p.solved().flow().minutes(x)))
+                        .toList();
+        place.getItems().setAll(places);
+        place.setValue(kept != null && places.contains(kept) ? kept : places.isEmpty() ? null : places.get(0));
+        filling = false;
+        draw();
+    }
+
+    private void draw() {
+        cells.getChildren().clear();
+        Proposal p = model.proposal().get();
+        if (p == null || place.getValue() == null) {
+            cells.add(Ui.empty(Words.of("plan.proposed.none")), 0, 0);
+            return;
+        }
+        Solution s = p.solved().planned();
+        long end = s.programme().model().horizonMs();
+        MeetingWriter w = model.writer();
+        int[] scores = s.programme().model().rules().counts() ? SCORES : new int[] {0};
+        for (int c = 0; c < COLUMNS; c++) {
+            cells.add(Ui.label(left(end - at(c, end)), "field-name"), c + 1, 0);
+        }
+        for (int r = 0; r < scores.length; r++) {
+            String score = (scores[r] > 0 ? "+" : "") + scores[r];
+            Label points = Ui.label(Words.of("plan.grid.score", score), "field-name");
+            points.setMinWidth(50);
+            cells.add(points, 0, r + 1);
+            for (int c = 0; c < COLUMNS; c++) {
+                cells.add(cell(s, w, scores[r], score, at(c, end), end), c + 1, r + 1);
+            }
+        }
+    }
+
+    private static long at(int column, long end) {
+        return column * end / COLUMNS;
+    }
+
+    private static String left(long ms) {
+        return Words.of("plan.grid.left", ms / 60_000, String.format("%02d", ms / 1000 % 60));
+    }
+
+    private Node cell(Solution s, MeetingWriter w, int score, String said, long ms, long end) {
+        Place p = place.getValue();
+        Option o = s.option(p, ms, score, 0);
+        double win = s.win(p, ms, score, 0);
+        String does = o.kind() == Option.Kind.PRESS ? w.technique(o.technique()) : w.option(o);
+        Label label = new Label(w.percent(win) + "\n" + does);
+        label.setMinSize(78, 36);
+        label.setMaxSize(78, 36);
+        label.getStyleClass().addAll("grid-cell", "grid-" + o.kind().name().toLowerCase(java.util.Locale.ROOT));
+        // amber where we win, teal where they do: the further from even the deeper
+        double strength = Math.min(1, Math.abs(win - 0.5) * 2) * 0.85;
+        String wash = win >= 0.5 ? "240,217,184" : "196,222,223";
+        label.setStyle("-fx-background-color: rgba(" + wash + "," + strength + ");");
+        label.setTooltip(
+                new Tooltip(Words.of("plan.grid.cell", w.place(p), left(end - ms), said, w.option(o), w.percent(win))));
+        return label;
+    }
+}

@@ -1,0 +1,169 @@
+package farglass.desk;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import farglass.match.MatchRecord;
+import farglass.plan.Approach;
+import farglass.plan.Assignment;
+import farglass.store.Library;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.Labeled;
+import javafx.scene.control.Slider;
+import javafx.scene.control.TextField;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.input.KeyCode;
+import org.junit.jupiter.api.Test;
+
+/** The match-up is worked out from the records, and what the user decides there changes the plan. */
+class MatchupTest extends DeskDriver {
+    /** The fit, the solution and two passes, on a slow machine. */
+    private static final long LONG = 120;
+
+    /** Submission only, where a solution takes a moment. */
+    @Override
+    void fill(Library library) throws Exception {
+        Demo.fill(library);
+        for (Assignment a : library.assignments()) {
+            if (a.ruleset().equals("submission-only")) {
+                library.save(new Assignment(
+                        a.id(), a.us(), List.of("brisa-tolendt", "nobody"), a.event(), a.date(), a.ruleset(), null, 8));
+            }
+        }
+    }
+
+    private void openNight() throws Exception {
+        onFx(() -> {
+            desk.assignment()
+                    .set(desk.assignments().stream()
+                            .filter(a -> a.ruleset().equals("submission-only"))
+                            .findFirst()
+                            .orElseThrow());
+            return null;
+        });
+    }
+
+    private List<String> texts(String selector) {
+        List<String> all = new ArrayList<>();
+        for (Node n : find(selector).lookupAll(".label")) {
+            all.add(((Labeled) n).getText());
+        }
+        return all;
+    }
+
+    private boolean says(String selector, String words) {
+        return texts(selector).stream().anyMatch(t -> t != null && t.contains(words));
+    }
+
+    private void fire(String within, String text) throws Exception {
+        onFx(() -> {
+            find(within).lookupAll(".button").stream()
+                    .map(Button.class::cast)
+                    .filter(b -> text.equals(b.getText()))
+                    .findFirst()
+                    .orElseThrow(() -> new AssertionError("no button " + text))
+                    .fire();
+            return null;
+        });
+    }
+
+    private void page(String id, String shown) throws Exception {
+        onFx(() -> {
+            ((ToggleButton) find(id)).fire();
+            return null;
+        });
+        await("page " + id, () -> scene.lookup(shown) != null);
+    }
+
+    private Approach approach() {
+        return desk.plan().get().approach();
+    }
+
+    private String natural() {
+        return ((Labeled) find("#win-natural")).getText();
+    }
+
+    @Test
+    void bothGamesAreLaidOverOneAnotherAndTheUserDecides() throws Exception {
+        openNight();
+        press(KeyCode.CONTROL, KeyCode.DIGIT5);
+        await("exchanges are there", LONG, () -> says("#station-matchup", "Brisa's lasso guard"));
+        assertThat(natural()).matches("\\d+ %");
+        assertThat(says("#exchange-detail", "a minute ("))
+                .as("rates stand with their interval")
+                .isTrue();
+        await("intervals are there", LONG, () -> says("#headline", "% to "));
+        fire("#exchange-detail", "Bar");
+        await("a technique is barred", () -> approach().wishes().barred().size() == 1);
+        await("and marked", LONG, () -> says("#exchange-detail", "(barred)"));
+        fire("#exchange-detail", "Correct");
+        onFx(() -> {
+            ((TextField) find("#correct-rate")).setText("often");
+            return null;
+        });
+        fire("#exchange-detail", "Set");
+        assertThat(approach().wishes().corrections()).as("a word is no number").isEmpty();
+        onFx(() -> {
+            ((TextField) find("#correct-rate")).setText("6");
+            ((TextField) find("#correct-chance")).setText("80");
+            ((TextField) find("#correct-reason")).setText("seen in training");
+            return null;
+        });
+        String before = natural();
+        fire("#exchange-detail", "Set");
+        await(
+                "the win chance follows",
+                LONG,
+                () -> !natural().equals(before) && !natural().isEmpty());
+        page("#matchup-style", "#station-matchup");
+        await("they have met", LONG, () -> says("#station-matchup", "Brisa Tolendt ("));
+    }
+
+    @Test
+    void thePlanProposesAndIsBentAndUndone() throws Exception {
+        openNight();
+        press(KeyCode.CONTROL, KeyCode.DIGIT6);
+        page("#plan-page-proposed", "#station-plan");
+        await("a tree is proposed", LONG, () -> scene.lookup("#proposed-forks") != null);
+        fire("#station-plan", "Take this tree over");
+        await("it is ours now", () -> desk.plan().get().openings().size() == 1);
+        page("#plan-page-grid", "#grid-cells");
+        assertThat(find("#grid-cells").lookupAll(".grid-cell")).hasSizeGreaterThanOrEqualTo(8);
+        page("#plan-page-rests", "#plan-rests");
+        fire("#plan-rests", "Freeze these");
+        await("forecasts are kept", () -> approach().forecasts().size() > 3);
+        page("#plan-page-guide", "#plan-guide");
+        await("advice with its shares", LONG, () -> says("#plan-guide", "better than the natural mix in"));
+        fire("#plan-guide", "Fix it");
+        await("a choice is fixed", () -> approach().wishes().fixed().size() == 1);
+        Slider dial = find("#dial-emphasis");
+        onFx(() -> {
+            dial.setValue(1);
+            return null;
+        });
+        await("the dial is kept", () -> approach().emphasis() == 1);
+        press(KeyCode.CONTROL, KeyCode.Z);
+        await("and taken back", () -> approach().emphasis() == 0.5 && dial.getValue() == 0.5);
+        restart();
+        openNight();
+        assertThat(approach().wishes().fixed()).as("it outlives the window").hasSize(1);
+    }
+
+    @Test
+    void withTooLittleFilmItSaysWhatIsMissing() throws Exception {
+        openNight();
+        onFx(() -> {
+            desk.openPlan("nobody");
+            return null;
+        });
+        press(KeyCode.CONTROL, KeyCode.DIGIT5);
+        await("it says so", LONG, () -> says("#headline", "a plan needs 3 of each"));
+        assertThat(find("#win-natural").isVisible() && !natural().isEmpty()).isFalse();
+        List<MatchRecord> matches = new ArrayList<>(desk.matches());
+        assertThat(matches)
+                .noneMatch(m -> m.details().date() == null || m.details().date().isAfter(LocalDate.of(2031, 5, 1)));
+    }
+}

@@ -1,0 +1,223 @@
+package farglass.store.json;
+
+import farglass.matchup.Exit;
+import farglass.matchup.Flow;
+import farglass.matchup.Meeting;
+import farglass.matchup.MeetingWriter;
+import farglass.matchup.Option;
+import farglass.matchup.Place;
+import farglass.matchup.Proposal;
+import farglass.matchup.Region;
+import farglass.matchup.Solution;
+import farglass.matchup.Solved;
+import farglass.matchup.Uncertainty;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
+
+/** A computed plan as an open document ({@code farglass.proposal/1}). */
+public final class ProposalJson {
+    private static final int LOWEST_SCORE = -7;
+    private static final long ROW_MS = 30_000;
+
+    private final Proposal proposal;
+    private final Solved solved;
+    private final MeetingWriter writer;
+
+    public ProposalJson(Proposal proposal, MeetingWriter writer) {
+        this.proposal = proposal;
+        this.solved = proposal.solved();
+        this.writer = writer;
+    }
+
+    public Map<String, Object> document(long seed) {
+        Meeting.Question q = solved.meeting().question();
+        Map<String, Object> m = new LinkedHashMap<>();
+        m.put("format", "farglass.proposal/1");
+        m.put("us", q.us());
+        m.put("them", q.them());
+        m.put("ruleset", q.rules().code());
+        m.put("attire", q.filter().attire());
+        m.put(
+                "matches",
+                Map.of(
+                        "us",
+                        solved.meeting().matches(true),
+                        "them",
+                        solved.meeting().matches(false)));
+        m.put("seed", seed);
+        m.put("emphasis", q.settings().emphasis());
+        m.put(
+                "settings",
+                row(
+                        "b",
+                        q.settings().b(),
+                        "h1",
+                        q.settings().h1(),
+                        "h2",
+                        q.settings().h2()));
+        Uncertainty u = proposal.uncertainty();
+        m.put("natural", win(solved.natural().win(), u == null ? null : u.natural()));
+        m.put("planned", win(solved.planned().win(), u == null ? null : u.planned()));
+        m.put(
+                "gain",
+                u == null
+                        ? null
+                        : row(
+                                "mean",
+                                u.gain().mean(),
+                                "lo",
+                                u.gain().lo(),
+                                "hi",
+                                u.gain().hi()));
+        m.put("answered", row("win", solved.answered().win()));
+        m.put("cautious", row("win", solved.cautious()));
+        m.put("endings", new TreeMap<>(solved.flow().endings()));
+        m.put("clipped", solved.flow().clipped());
+        m.put("timeInState", time());
+        m.put("policy", policy());
+        m.put("tree", node(proposal.root()));
+        m.put("leverage", proposal.leverage().stream().map(this::leverage).toList());
+        m.put("seek", proposal.seek().stream().map(this::worth).toList());
+        m.put("avoid", proposal.avoid().stream().map(this::worth).toList());
+        m.put("guide", proposal.guide().stream().map(this::guide).toList());
+        m.put("assumptions", writer.assumptions(proposal));
+        m.put("needs", proposal.needs().stream().map(writer::need).toList());
+        m.put(
+                "forecasts",
+                proposal.forecasts().stream()
+                        .map(f -> row("claim", writer.forecast(f), "what", f.what(), "state", f.place(), "p", f.p()))
+                        .toList());
+        return m;
+    }
+
+    private static Map<String, Object> row(Object... pairs) {
+        Map<String, Object> m = new LinkedHashMap<>();
+        for (int i = 0; i < pairs.length; i += 2) {
+            m.put((String) pairs[i], pairs[i + 1]);
+        }
+        return m;
+    }
+
+    /** The mean over draws is what is promised; without draws the best single figure, with no interval. */
+    private static Map<String, Object> win(double best, Uncertainty.Range range) {
+        return range == null
+                ? row("win", best, "lo", null, "hi", null)
+                : row("win", range.mean(), "lo", range.lo(), "hi", range.hi(), "best", best);
+    }
+
+    private List<Object> time() {
+        List<Object> rows = new ArrayList<>();
+        for (Place p : solved.flow().places()) {
+            double minutes = solved.flow().minutes(p);
+            if (minutes > 0) {
+                rows.add(row(
+                        "state",
+                        p.key(),
+                        "minutes",
+                        minutes,
+                        "natural",
+                        solved.naturalFlow().minutes(p)));
+            }
+        }
+        return rows;
+    }
+
+    /** Stretches of time and score in which the same is done; with no advantage either way. */
+    private List<Object> policy() {
+        Solution s = solved.planned();
+        List<Object> rows = new ArrayList<>();
+        long end = s.programme().model().horizonMs();
+        boolean counts = s.programme().model().rules().counts();
+        for (Place p : s.programme().model().places()) {
+            for (int score = counts ? LOWEST_SCORE : 0; score <= (counts ? -LOWEST_SCORE : 0); score++) {
+                for (long ms = 0; ms < end; ) {
+                    Option o = s.option(p, ms, score, 0);
+                    long until = ms + ROW_MS;
+                    while (until < end && s.option(p, until, score, 0).equals(o)) {
+                        until += ROW_MS;
+                    }
+                    until = Math.min(until, end);
+                    if (!o.equals(Option.NATURAL)) {
+                        rows.add(row(
+                                "state",
+                                p.key(),
+                                "scoreFrom",
+                                score,
+                                "scoreTo",
+                                score,
+                                "leftFromMs",
+                                end - ms,
+                                "leftToMs",
+                                end - until,
+                                "option",
+                                o.key(),
+                                "stays",
+                                stays(p, o, score, ms, end)));
+                    }
+                    ms = until;
+                }
+            }
+        }
+        return rows;
+    }
+
+    private Double stays(Place p, Option o, int score, long ms, long end) {
+        if (proposal.uncertainty() == null) {
+            return null;
+        }
+        Region.Part part =
+                ms >= end - Region.LAST_MS ? Region.Part.LAST : ms < end / 2 ? Region.Part.FIRST : Region.Part.SECOND;
+        Region r = new Region(Region.Lead.of(score, 0), part);
+        return proposal.uncertainty().advice().stream()
+                .filter(a -> a.choice().place().equals(p)
+                        && a.choice().option().equals(o)
+                        && a.choice().region().equals(r))
+                .map(Uncertainty.Advice::stays)
+                .findFirst()
+                .orElse(null);
+    }
+
+    private Map<String, Object> node(Proposal.Node n) {
+        return row(
+                "state", n.place().key(),
+                "place", writer.place(n.place()),
+                "by", writer.way(n),
+                "technique", n.technique(),
+                "chance", n.chance(),
+                "won", n.won(),
+                "value", n.value(),
+                "points", n.points(),
+                "option", n.option().key(),
+                "tries", n.basis().tries(),
+                "tags",
+                        n.basis().tags().stream()
+                                .map(t -> t.match() + "#" + t.tag())
+                                .toList(),
+                "next", n.next().stream().map(this::node).toList());
+    }
+
+    private Map<String, Object> leverage(Flow.Leverage l) {
+        Exit e = l.exit();
+        return row(
+                "state", e.from().key(),
+                "exit", e.technique(),
+                "actor", e.ours() ? "us" : "them",
+                "gain10", l.rate10(),
+                "chance10", l.chance10(),
+                "rate", e.rate(),
+                "chance", e.chance(),
+                "source", writer.source(e));
+    }
+
+    private Map<String, Object> worth(Proposal.Worth w) {
+        return row(
+                "state", w.place().key(), "place", writer.place(w.place()), "worth", w.worth(), "minutes", w.minutes());
+    }
+
+    private Map<String, Object> guide(Proposal.Guide g) {
+        return row("text", writer.guide(g), "stays", g.stays(), "helps", g.helps());
+    }
+}

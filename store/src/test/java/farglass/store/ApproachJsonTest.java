@@ -1,0 +1,58 @@
+package farglass.store;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import farglass.matchup.Correction;
+import farglass.matchup.Exit;
+import farglass.matchup.Option;
+import farglass.matchup.Place;
+import farglass.plan.Approach;
+import farglass.plan.Plan;
+import farglass.store.json.FormatException;
+import farglass.store.json.PlanJson;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+class ApproachJsonTest {
+    private static final Plan PLAN = Plan.empty("p", "Plan", "us", "them")
+            .approach(Approach.USUAL
+                    .emphasis(0.8)
+                    .pressing(1.4)
+                    .bar("guard-pull", true)
+                    .fix("SDC+", Option.HOLD)
+                    .fix("STD=", Option.press("collar-drag"))
+                    .correct(new Correction(
+                            new Exit.Key(Place.of("DLR", -1), true, "dlr-sweep"), 0.5, null, "camp, week two"))
+                    .freeze(List.of(new Approach.Forecast("win", "Ansa wins", 0.44))));
+
+    @Test
+    void aPlanComesBackAsItWas() throws Exception {
+        assertThat(PlanJson.read(PlanJson.write(PLAN))).isEqualTo(PLAN);
+    }
+
+    @Test
+    void aPlanFromBeforeThereWasAnApproachHasTheUsualOne() throws Exception {
+        String text = PlanJson.write(Plan.empty("p", "Plan", "us", "them"));
+        String old = text.substring(0, text.indexOf("\"approach\"")).stripTrailing();
+        old = old.substring(0, old.length() - 1) + "}";
+        assertThat(PlanJson.read(old).approach()).isEqualTo(Approach.USUAL);
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "'\"pressing\" : 1.4', '\"pressing\" : 9', pressing",
+        "'\"press collar-drag\"', '\"jump\"', jump",
+        "'\"DLR-\"', '\"DLR\"', DLR",
+        "'\"p\" : 0.44', '\"p\" : 1.44', '/p'"
+    })
+    void whatIsWrongIsNamed(String right, String wrong, String named) {
+        String text = PlanJson.write(PLAN);
+        assertThat(text).contains(right);
+        assertThatThrownBy(() -> PlanJson.read(text.replace(right, wrong)))
+                .isInstanceOf(FormatException.class)
+                .hasMessageContaining(named);
+    }
+}
