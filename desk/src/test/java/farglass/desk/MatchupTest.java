@@ -145,7 +145,7 @@ class MatchupTest extends DeskDriver {
             return null;
         });
         await("the dial is kept", () -> approach().emphasis() == 1);
-        press(KeyCode.CONTROL, KeyCode.Z);
+        fire("#station-plan", "Undo");
         await("and taken back", () -> approach().emphasis() == 0.5 && dial.getValue() == 0.5);
         restart();
         openNight();

@@ -56,6 +56,10 @@ public final class Background {
     public <T> void compute(String question, Callable<T> work, Consumer<T> done, Consumer<Exception> failed) {
         AtomicLong counter = newest.computeIfAbsent(question, k -> new AtomicLong());
         long mine = counter.incrementAndGet();
+        if (workers.isShutdown()) {
+            // the window is closing: nobody will look at the answer
+            return;
+        }
         workers.execute(() -> {
             if (counter.get() == mine) {
                 run(
@@ -82,6 +86,9 @@ public final class Background {
 
     /** Queues a long work under a name shown while it runs. */
     public void longWork(String name, LongWork work) {
+        if (longWorker.isShutdown()) {
+            return;
+        }
         longWorker.execute(() -> {
             cancelled = false;
             Platform.runLater(() -> {
