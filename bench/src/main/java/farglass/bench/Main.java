@@ -45,12 +45,15 @@ public final class Main {
             EnduranceBench.start(minutes);
             System.exit(0);
         }
-        if (!List.of("WindowBench", "KeystrokeBench", "ScrubBench", "LibraryBench")
+        if (!List.of("WindowBench", "KeystrokeBench", "ScrubBench", "LibraryBench", "MeetingBench")
                 .contains(chosen)) {
             harness(chosen);
         }
         if (chosen.isEmpty() || chosen.equals("LibraryBench")) {
             new LibraryBench().run(Files.createTempDirectory("farglass-bench"));
+        }
+        if (chosen.isEmpty() || chosen.equals("MeetingBench")) {
+            new MeetingBench().run();
         }
         if (chosen.isEmpty() || chosen.equals("ScrubBench")) {
             new ScrubBench().run(Files.createTempDirectory("farglass-bench"));

@@ -37,7 +37,7 @@ public final class MeetingWriter {
 
     /** Whole percent. */
     public String percent(double share) {
-        return Math.round(100 * share) + " %";
+        return Math.round(100 * share) + "%";
     }
 
     /** "wins 37 %". */

@@ -19,6 +19,7 @@ import javafx.application.Platform;
 import javafx.scene.Scene;
 import javafx.scene.control.ListView;
 import javafx.scene.control.TextField;
+import javafx.scene.control.ToggleButton;
 import javafx.scene.image.PixelReader;
 import javafx.scene.image.WritableImage;
 import javafx.util.Duration;
@@ -72,7 +73,8 @@ final class Shots {
         steps.add(() -> shell.go(4));
         steps.add(() -> picture("matchup"));
         steps.add(() -> shell.go(5));
-        steps.add(() -> picture("plan"));
+        chip("#plan-page-proposed", "plan");
+        chip("#plan-page-grid", "grid");
         steps.add(Platform::exit);
         waitForFilms();
     }
@@ -104,6 +106,12 @@ final class Shots {
         if (picture != null) {
             steps.add(() -> picture(picture));
         }
+    }
+
+    private void chip(String id, String picture) {
+        steps.add(() -> ((ToggleButton) scene.lookup(id)).fire());
+        steps.add(() -> {});
+        steps.add(() -> picture(picture));
     }
 
     private void layPlan() {

@@ -2,10 +2,12 @@ package farglass.desk;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import farglass.desk.plan.PlanStation;
 import farglass.match.MatchRecord;
 import farglass.plan.Approach;
 import farglass.plan.Assignment;
 import farglass.store.Library;
+import java.nio.file.Files;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
@@ -91,7 +93,7 @@ class MatchupTest extends DeskDriver {
         openNight();
         press(KeyCode.CONTROL, KeyCode.DIGIT5);
         await("exchanges are there", LONG, () -> says("#station-matchup", "Brisa's lasso guard"));
-        assertThat(natural()).matches("\\d+ %");
+        assertThat(natural()).matches("\\d+%");
         assertThat(says("#exchange-detail", "a minute ("))
                 .as("rates stand with their interval")
                 .isTrue();
@@ -130,6 +132,11 @@ class MatchupTest extends DeskDriver {
         await("a tree is proposed", LONG, () -> scene.lookup("#proposed-forks") != null);
         fire("#station-plan", "Take this tree over");
         await("it is ours now", () -> desk.plan().get().openings().size() == 1);
+        onFx(() -> {
+            ((PlanStation) shell.station(5)).writeCard(folder.resolve("card.pdf"));
+            return null;
+        });
+        await("a card for the corner", () -> Files.exists(folder.resolve("card.pdf")));
         page("#plan-page-grid", "#grid-cells");
         assertThat(find("#grid-cells").lookupAll(".grid-cell")).hasSizeGreaterThanOrEqualTo(8);
         page("#plan-page-rests", "#plan-rests");

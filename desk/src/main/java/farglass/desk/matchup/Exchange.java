@@ -33,7 +33,7 @@ record Exchange(
     private static final int ROWS = 24;
     private static final double PLACE_WIDTH = 164;
     private static final double SIDE_WIDTH = 176;
-    private static final double WIDEST = 60;
+    private static final double WIDEST = 44;
     /** Points a minute at which a bar is full. */
     private static final double FULL = 2;
 

@@ -5,6 +5,7 @@ import farglass.desk.profile.ClipView;
 import farglass.desk.shell.Desk;
 import farglass.desk.shell.Keys;
 import farglass.desk.shell.Look;
+import farglass.desk.shell.Pages;
 import farglass.desk.shell.Station;
 import farglass.desk.shell.Ui;
 import farglass.desk.shell.Words;
@@ -21,15 +22,10 @@ import farglass.tendency.LibraryIndex;
 import java.util.List;
 import javafx.beans.binding.Bindings;
 import javafx.beans.value.ObservableValue;
-import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
-import javafx.scene.control.ScrollPane;
-import javafx.scene.control.ToggleButton;
-import javafx.scene.control.ToggleGroup;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.HBox;
-import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 
 /** Lays our athlete's measured game over the opponent's. */
@@ -41,11 +37,10 @@ public final class MatchupStation implements Station, Keys.Bound {
     private final VBox deciding = new VBox(0);
     private final VBox style = new VBox(8);
     private final ChartView chart;
-    private final StackPane middle = new StackPane();
     private final ExchangeDetail detail;
     private final Keys keys = new Keys();
     private final VBox view;
-    private final ToggleGroup pages = new ToggleGroup();
+    private final Pages pages = new Pages();
 
     /** @param toFilm shows the film station once a match has been opened */
     public MatchupStation(Desk desk, MeetingModel model, Runnable toFilm) {
@@ -58,7 +53,7 @@ public final class MatchupStation implements Station, Keys.Bound {
         });
         this.detail = new ExchangeDetail(desk, model, clip);
         chart.onPlay(clip::playAll);
-        keys.on("F3", "matchup.keys.next", this::nextPage);
+        keys.on("F3", "matchup.keys.next", pages::next);
         view = layout(clip);
         view.setId("station-matchup");
         view.addEventFilter(KeyEvent.KEY_PRESSED, keys::handle);
@@ -68,49 +63,15 @@ public final class MatchupStation implements Station, Keys.Bound {
     }
 
     private VBox layout(ClipView clip) {
-        HBox choices = new HBox(6);
-        choices.setAlignment(Pos.CENTER_LEFT);
-        choices.getChildren()
-                .addAll(
-                        page("matchup.exchanges", scroll(exchanges)),
-                        page("matchup.chart", chart),
-                        page("matchup.deciding", scroll(deciding)),
-                        page("matchup.style", scroll(style)));
-        VBox left = Ui.sheet(Words.of("matchup.meets"), choices, Ui.grow(middle));
+        pages.add("matchup.exchanges", Pages.scroll(exchanges))
+                .add("matchup.chart", chart)
+                .add("matchup.deciding", Pages.scroll(deciding))
+                .add("matchup.style", Pages.scroll(style));
+        VBox left = Ui.sheet(Words.of("matchup.meets"), pages.chips(), Ui.grow(pages.middle()));
         VBox right = new VBox(12, Ui.sheet(Words.of("profile.clip"), null, clip), Ui.grow(detail));
         right.setMinWidth(390);
         right.setMaxWidth(390);
-        middle.setMinHeight(0);
         return new VBox(12, question, new Headline(model), Ui.grow(new HBox(12, Ui.grow(left), right)));
-    }
-
-    private static ScrollPane scroll(Node content) {
-        ScrollPane pane = new ScrollPane(content);
-        pane.setFitToWidth(true);
-        pane.getStyleClass().add("plain");
-        return pane;
-    }
-
-    private Node page(String key, Node content) {
-        ToggleButton b = new ToggleButton(Words.of(key));
-        b.setId(key.replace('.', '-'));
-        b.getStyleClass().add("chip");
-        b.setToggleGroup(pages);
-        b.selectedProperty().addListener((o, was, is) -> {
-            if (is) {
-                middle.getChildren().setAll(content);
-            }
-        });
-        if (pages.getSelectedToggle() == null) {
-            b.setSelected(true);
-        }
-        b.setOnAction(e -> b.setSelected(true));
-        return b;
-    }
-
-    private void nextPage() {
-        int at = pages.getToggles().indexOf(pages.getSelectedToggle());
-        pages.selectToggle(pages.getToggles().get((at + 1) % pages.getToggles().size()));
     }
 
     @Override

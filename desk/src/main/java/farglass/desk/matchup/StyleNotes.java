@@ -78,15 +78,15 @@ record StyleNotes(List<String> sides, List<String> grips, List<String> history) 
 
     void fill(VBox box) {
         box.getChildren().clear();
-        part(box, "matchup.sides", sides);
-        part(box, "matchup.grips", grips);
-        part(box, "matchup.history", history);
+        part(box, "matchup.sides", "matchup.sides.none", sides);
+        part(box, "matchup.grips", "matchup.grips.none", grips);
+        part(box, "matchup.history", "matchup.history.none", history);
     }
 
-    private static void part(VBox box, String key, List<String> lines) {
+    private static void part(VBox box, String key, String none, List<String> lines) {
         box.getChildren().add(Ui.label(Words.of(key), "heading"));
         if (lines.isEmpty()) {
-            box.getChildren().add(Ui.empty(Words.of(key + ".none")));
+            box.getChildren().add(Ui.empty(Words.of(none)));
         }
         lines.forEach(l -> box.getChildren().add(Ui.prose(l, "pinned-sentence")));
     }

@@ -2,8 +2,11 @@ package farglass.desk.plan;
 
 import farglass.desk.shell.Desk;
 import farglass.desk.shell.Words;
+import farglass.matchup.MeetingWriter;
+import farglass.matchup.Proposal;
 import farglass.plan.Assignment;
 import farglass.plan.Plan;
+import farglass.print.CornerCard;
 import farglass.print.PlanPage;
 import farglass.store.WholeFile;
 import farglass.store.json.PlanJson;
@@ -24,11 +27,23 @@ final class PlanExport {
 
     void pdf(Path path) {
         Plan p = desk.plan().get();
+        PlanPage page = new PlanPage(p, desk.nameOf(p.us()), desk.nameOf(p.them()), occasion(), Words.of("care.page"));
+        write(path, page::write);
+    }
+
+    private String occasion() {
         Assignment a = desk.assignment().get();
         String date = a.date() == null ? "" : a.date().toString();
-        String occasion = Words.of("plan.occasion", a.event(), date, a.attire(), a.ruleset(), a.minutes());
-        PlanPage page = new PlanPage(p, desk.nameOf(p.us()), desk.nameOf(p.them()), occasion, Words.of("care.page"));
-        write(path, page::write);
+        return Words.of("plan.occasion", a.event(), date, a.attire(), a.ruleset(), a.minutes());
+    }
+
+    /** The corner card; its name says the paper: one that ends in {@code -a4.pdf} is A4, any other A5. */
+    void card(Path path, Proposal proposal, MeetingWriter writer) {
+        String title = Words.of("plan.title", desk.nameOf(desk.plan().get().them()));
+        CornerCard card = new CornerCard(proposal, writer, title, occasion(), Words.of("care.page"));
+        CornerCard.Paper paper =
+                path.getFileName().toString().endsWith("-a4.pdf") ? CornerCard.Paper.A4 : CornerCard.Paper.A5;
+        write(path, target -> card.write(target, paper));
     }
 
     void json(Path path) {

@@ -5,6 +5,7 @@ import farglass.desk.matchup.Headline;
 import farglass.desk.matchup.MeetingModel;
 import farglass.desk.shell.Desk;
 import farglass.desk.shell.Keys;
+import farglass.desk.shell.Pages;
 import farglass.desk.shell.Station;
 import farglass.desk.shell.Ui;
 import farglass.desk.shell.Words;
@@ -27,11 +28,8 @@ import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.control.TextArea;
 import javafx.scene.control.TextField;
-import javafx.scene.control.ToggleButton;
-import javafx.scene.control.ToggleGroup;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.HBox;
-import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import javafx.stage.FileChooser;
 import javafx.util.StringConverter;
@@ -57,8 +55,7 @@ public final class PlanStation implements Station, Keys.Bound {
     private final GuidePage guide;
     private final ScoreGrid grid;
     private final RestsPage rests;
-    private final StackPane middle = new StackPane();
-    private final ToggleGroup pages = new ToggleGroup();
+    private final Pages pages = new Pages();
     private final VBox view;
     private String chosen;
     private boolean filling;
@@ -74,7 +71,8 @@ public final class PlanStation implements Station, Keys.Bound {
         keys.on("Ctrl+Z", "keys.undo", () -> desk.stepPlan(-1))
                 .on("Ctrl+Shift+Z", "keys.redo", () -> desk.stepPlan(1))
                 .on("Ctrl+P", "plan.pdf", this::choosePdf)
-                .on("F3", "matchup.keys.next", this::nextPage);
+                .on("Alt+C", "plan.card", this::chooseCard)
+                .on("F3", "matchup.keys.next", pages::next);
         view = layout();
         view.setId("station-plan");
         view.addEventFilter(KeyEvent.KEY_PRESSED, keys::handle);
@@ -112,21 +110,18 @@ public final class PlanStation implements Station, Keys.Bound {
                 Ui.button(Words.of("plan.undo"), () -> desk.stepPlan(-1), "choice"),
                 Ui.button(Words.of("plan.redo"), () -> desk.stepPlan(1), "choice"),
                 Ui.button(Words.of("plan.json"), this::chooseJson, "choice"),
-                Ui.button(Words.of("plan.pdf"), this::choosePdf, "strong-button"));
+                Ui.button(Words.of("plan.pdf"), this::choosePdf, "choice"),
+                Ui.button(Words.of("plan.card"), this::chooseCard, "strong-button"));
         head.setAlignment(Pos.CENTER_LEFT);
         ScrollPane canvas = new ScrollPane(tree);
         canvas.getStyleClass().add("plain");
         VBox own = new VBox(8, weak, Ui.grow(canvas), editor());
-        HBox choices = new HBox(
-                6,
-                page("plan.page.own", own),
-                page("plan.page.proposed", proposed),
-                page("plan.page.guide", scroll(guide)),
-                page("plan.page.grid", scroll(grid)),
-                page("plan.page.rests", scroll(rests)));
-        choices.setAlignment(Pos.CENTER_LEFT);
-        middle.setMinHeight(0);
-        VBox left = Ui.sheet(Words.of("plan.forks"), choices, Ui.grow(middle));
+        pages.add("plan.page.own", own)
+                .add("plan.page.proposed", proposed)
+                .add("plan.page.guide", Pages.scroll(guide))
+                .add("plan.page.grid", Pages.scroll(grid))
+                .add("plan.page.rests", Pages.scroll(rests));
+        VBox left = Ui.sheet(Words.of("plan.forks"), pages.chips(), Ui.grow(pages.middle()));
         ScrollPane list = new ScrollPane(pinned);
         list.setFitToWidth(true);
         VBox claims = Ui.sheet(Words.of("plan.pinned"), null, Ui.grow(list));
@@ -146,35 +141,6 @@ public final class PlanStation implements Station, Keys.Bound {
         right.setMinWidth(370);
         right.setMaxWidth(370);
         return new VBox(12, head, new Headline(model), Ui.grow(new HBox(12, Ui.grow(left), right)));
-    }
-
-    private static ScrollPane scroll(Node content) {
-        ScrollPane pane = new ScrollPane(content);
-        pane.setFitToWidth(true);
-        pane.getStyleClass().add("plain");
-        return pane;
-    }
-
-    private Node page(String key, Node content) {
-        ToggleButton b = new ToggleButton(Words.of(key));
-        b.setId(key.replace('.', '-'));
-        b.getStyleClass().add("chip");
-        b.setToggleGroup(pages);
-        b.selectedProperty().addListener((o, was, is) -> {
-            if (is) {
-                middle.getChildren().setAll(content);
-            }
-        });
-        if (pages.getSelectedToggle() == null) {
-            b.setSelected(true);
-        }
-        b.setOnAction(e -> b.setSelected(true));
-        return b;
-    }
-
-    private void nextPage() {
-        int at = pages.getToggles().indexOf(pages.getSelectedToggle());
-        pages.selectToggle(pages.getToggles().get((at + 1) % pages.getToggles().size()));
     }
 
     @Override
@@ -430,6 +396,19 @@ public final class PlanStation implements Station, Keys.Bound {
 
     private void choosePdf() {
         target(".pdf").ifPresent(this::writePdf);
+    }
+
+    private void chooseCard() {
+        if (model.proposal().get() == null) {
+            desk.notices().done(Words.of("plan.card.none"));
+            return;
+        }
+        target(".corner.pdf").ifPresent(this::writeCard);
+    }
+
+    /** Writes the corner card of the proposal, A4 when the name ends in -a4.pdf, else A5. */
+    public void writeCard(Path path) {
+        new PlanExport(desk).card(path, model.proposal().get(), model.writer());
     }
 
     private void chooseJson() {

@@ -1,0 +1,62 @@
+package farglass.desk.shell;
+
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.control.ToggleGroup;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.StackPane;
+
+/** Pages of a station, one in sight, chosen by chips. */
+public final class Pages {
+    private final HBox chips = new HBox(6);
+    private final StackPane middle = new StackPane();
+    private final ToggleGroup group = new ToggleGroup();
+
+    public Pages() {
+        chips.setAlignment(Pos.CENTER_LEFT);
+        middle.setMinHeight(0);
+    }
+
+    /** Adds a page; the first is in sight. Its chip has the key, with dashes, as its id. */
+    public Pages add(String key, Node content) {
+        ToggleButton chip = new ToggleButton(Words.of(key));
+        chip.setId(key.replace('.', '-'));
+        chip.getStyleClass().add("chip");
+        chip.setToggleGroup(group);
+        chip.selectedProperty().addListener((o, was, is) -> {
+            if (is) {
+                middle.getChildren().setAll(content);
+            }
+        });
+        if (group.getSelectedToggle() == null) {
+            chip.setSelected(true);
+        }
+        chip.setOnAction(e -> chip.setSelected(true));
+        chips.getChildren().add(chip);
+        return this;
+    }
+
+    /** Goes on to the next page, after the last to the first. */
+    public void next() {
+        int at = group.getToggles().indexOf(group.getSelectedToggle());
+        group.selectToggle(group.getToggles().get((at + 1) % group.getToggles().size()));
+    }
+
+    public Node chips() {
+        return chips;
+    }
+
+    public Node middle() {
+        return middle;
+    }
+
+    /** A page that may be longer than its room. */
+    public static ScrollPane scroll(Node content) {
+        ScrollPane pane = new ScrollPane(content);
+        pane.setFitToWidth(true);
+        pane.getStyleClass().add("plain");
+        return pane;
+    }
+}

@@ -1,0 +1,90 @@
+package farglass.print;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatIOException;
+
+import farglass.lexicon.Lexicon;
+import farglass.matchup.Meeting;
+import farglass.matchup.MeetingWriter;
+import farglass.matchup.Proposal;
+import farglass.matchup.Settings;
+import farglass.matchup.Wishes;
+import farglass.rules.Rulesets;
+import farglass.simulate.DemoLibrary;
+import farglass.tendency.Filter;
+import farglass.tendency.LibraryIndex;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.LocalDate;
+import java.util.Locale;
+import java.util.stream.Stream;
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.pdmodel.common.PDRectangle;
+import org.apache.pdfbox.text.PDFTextStripper;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+class CornerCardTest {
+    private static CornerCard card;
+    private static Proposal proposal;
+
+    @TempDir
+    private Path folder;
+
+    @BeforeAll
+    static void solve() {
+        Lexicon lexicon = Lexicon.builtIn();
+        LibraryIndex index = LibraryIndex.of(DemoLibrary.matches(lexicon, DemoLibrary.SEED), lexicon);
+        Meeting m = Meeting.of(
+                index,
+                new Meeting.Question(
+                        "ansa-kellivar",
+                        "brisa-tolendt",
+                        Rulesets.builtIn().orUsual("submission-only", null),
+                        Filter.ALL,
+                        LocalDate.of(2031, 5, 3),
+                        480_000,
+                        Settings.USUAL.coarse(),
+                        Wishes.NONE));
+        proposal = Proposal.of(m.solve(), null);
+        card = new CornerCard(
+                proposal,
+                new MeetingWriter(Locale.ENGLISH, lexicon, "Ansa", "Brisa"),
+                "Against Brisa Tolendt",
+                "Saltmarsh Night",
+                "Tap early and often.");
+    }
+
+    private String text(PDRectangle size) throws Exception {
+        Path file = folder.resolve("card.pdf");
+        card.write(file, size == PDRectangle.A4 ? CornerCard.Paper.A4 : CornerCard.Paper.A5);
+        try (PDDocument d = Loader.loadPDF(file.toFile())) {
+            assertThat(d.getNumberOfPages()).isEqualTo(1);
+            assertThat(d.getPage(0).getMediaBox().getWidth()).isEqualTo(size.getWidth());
+            return new PDFTextStripper().getText(d);
+        }
+    }
+
+    @Test
+    void bothSizesSayTheSame() throws Exception {
+        String small = text(PDRectangle.A5);
+        assertThat(small)
+                .contains("Against Brisa Tolendt", "OPEN WITH", "THEN", "NEVER", "SCORE AND CLOCK", "SHOUT")
+                .contains("Brisa: guard pull, ")
+                .contains("Tap early and often.");
+        String first =
+                proposal.guide().get(0).option().technique().replace('-', ' ').toUpperCase(Locale.ENGLISH);
+        assertThat(small).contains(first);
+        assertThat(text(PDRectangle.A4).replaceAll("\\s+", " ")).isEqualTo(small.replaceAll("\\s+", " "));
+    }
+
+    @Test
+    void nothingIsLeftWhenItCannotBeWritten() throws Exception {
+        assertThatIOException().isThrownBy(() -> card.write(folder.resolve("none/card.pdf"), CornerCard.Paper.A5));
+        try (Stream<Path> files = Files.list(folder)) {
+            assertThat(files.toList()).isEmpty();
+        }
+    }
+}
