@@ -58,7 +58,7 @@ final class MeetingBench {
         Meeting coarse = m.under(Settings.USUAL.coarse(), Wishes.NONE);
         line("dial or what-if, 12 s steps", median(coarse::glance), 1);
         Solution best = p.best(Programme.Answer.NEVER);
-        line("forward pass with leverage", median(() -> Flow.of(best)), Double.NaN);
+        System.out.printf(Locale.ROOT, "  %-40s %8.2f s%n", "forward pass with leverage", median(() -> Flow.of(best)));
         simulators(p, best);
         long from = System.nanoTime();
         Uncertainty.of(m, 1, x -> {}, () -> false);
