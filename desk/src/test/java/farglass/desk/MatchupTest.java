@@ -160,6 +160,20 @@ class MatchupTest extends DeskDriver {
     }
 
     @Test
+    void whatWasStoppedIsBegunAnewWhenOneComesBack() throws Exception {
+        openNight();
+        press(KeyCode.CONTROL, KeyCode.DIGIT5);
+        await("exchanges are there", LONG, () -> says("#station-matchup", "Brisa's lasso guard"));
+        onFx(() -> {
+            desk.background().cancelLongWork();
+            return null;
+        });
+        await("stopped or done", LONG, () -> says("#headline", "Stopped") || says("#headline", "% to "));
+        press(KeyCode.CONTROL, KeyCode.DIGIT6);
+        await("intervals are there", LONG, () -> says("#station-plan", "% to "));
+    }
+
+    @Test
     void withTooLittleFilmItSaysWhatIsMissing() throws Exception {
         openNight();
         onFx(() -> {

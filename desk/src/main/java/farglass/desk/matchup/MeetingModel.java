@@ -189,12 +189,15 @@ public final class MeetingModel {
                 if (mine == round) {
                     proposal.set(sure == null ? p : sure);
                     state.set(sure == null ? Words.of("meeting.stopped") : "");
+                    // what was stopped is begun anew when a station looks again
+                    current = sure == null ? null : current;
                 }
             });
         });
     }
 
     private void failed(Exception e) {
+        current = null;
         state.set(Words.of("meeting.failed", String.valueOf(e.getMessage())));
     }
 
