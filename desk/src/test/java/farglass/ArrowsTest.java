@@ -34,7 +34,8 @@ class ArrowsTest {
         "farglass.trainer..",
         "farglass.ask..",
         "farglass.chart..",
-        "farglass.matchup.."
+        "farglass.matchup..",
+        "farglass.conduct.."
     };
 
     @ArchTest
@@ -135,7 +136,7 @@ class ArrowsTest {
 
     @ArchTest
     static final ArchRule CORE_PACKAGES_HAVE_NO_CIRCLES = slices().matching(
-                    "farglass.(lexicon|time|match|check|stats|tendency|profile|phrase|plan|simulate|study|talk|rules|agreement|intake|trainer|type|ask|chart)..")
+                    "farglass.(lexicon|time|match|check|stats|tendency|profile|phrase|plan|simulate|study|talk|rules|agreement|intake|trainer|type|ask|chart|matchup|conduct)..")
             .should()
             .beFreeOfCycles();
 }

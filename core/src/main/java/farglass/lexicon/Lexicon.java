@@ -230,7 +230,7 @@ public final class Lexicon {
     }
 
     /** This lexicon with checkpoints by technique code. */
-    Lexicon withCheckpoints(Map<String, List<String>> points) {
+    public Lexicon withCheckpoints(Map<String, List<String>> points) {
         return new Lexicon(
                 families.values(), positions.values(), techniques.values(), grips.values(), facts, answers, points);
     }

@@ -95,6 +95,22 @@ public sealed interface Edit {
         }
     }
 
+    /** A record is kept from outsiders, or is known to them. */
+    record SetPrivate(boolean before, boolean after) implements Edit {
+        @Override
+        public MatchRecord apply(MatchRecord record) {
+            if (record.isPrivate() != before) {
+                throw new IllegalStateException("somebody else has changed who knows this record");
+            }
+            return record.withPrivate(after);
+        }
+
+        @Override
+        public Edit inverse() {
+            return new SetPrivate(after, before);
+        }
+    }
+
     /** A record becomes one of another kind. */
     record SetKind(RecordKind before, RecordKind after) implements Edit {
         @Override

@@ -17,6 +17,8 @@ import java.util.Optional;
  */
 public record MatchRecord(
         String id, RecordKind kind, Details details, List<FilmRef> films, List<Tag> tags, Map<String, Object> extra) {
+    private static final String PRIVATE = "private";
+
     /**
      * What is written at the head of a record.
      *
@@ -58,6 +60,21 @@ public record MatchRecord(
 
     public static MatchRecord of(String id, Details details, List<FilmRef> films, List<Tag> tags) {
         return new MatchRecord(id, RecordKind.MATCH, details, films, tags, Map.of());
+    }
+
+    /** Whether outsiders cannot have seen it: as the record says, else training rounds only. */
+    public boolean isPrivate() {
+        return extra.get(PRIVATE) instanceof Boolean told ? told : kind == RecordKind.ROUND;
+    }
+
+    public MatchRecord withPrivate(boolean hidden) {
+        Map<String, Object> next = new LinkedHashMap<>(extra);
+        if (hidden == (kind == RecordKind.ROUND)) {
+            next.remove(PRIVATE);
+        } else {
+            next.put(PRIVATE, hidden);
+        }
+        return new MatchRecord(id, kind, details, films, tags, next);
     }
 
     public MatchAthlete athlete(Corner c) {

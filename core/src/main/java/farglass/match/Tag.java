@@ -129,7 +129,7 @@ public sealed interface Tag {
                 throw new IllegalArgumentException("until (" + until + ") must not come before t (" + t + ")");
             }
             sides = List.copyOf(sides);
-            checks = Collections.unmodifiableMap(new LinkedHashMap<>(checks));
+            checks = checks.isEmpty() ? Map.of() : Collections.unmodifiableMap(new LinkedHashMap<>(checks));
         }
 
         public static Action of(MatchTime t, Corner by, String technique) {

@@ -20,7 +20,7 @@ public record TagInfo(String id, String tagger, Double confidence, String note, 
         if (confidence != null && !(confidence >= 0 && confidence <= 1)) {
             throw new IllegalArgumentException("confidence (" + confidence + ") must lie in 0..1");
         }
-        extra = Collections.unmodifiableMap(new LinkedHashMap<>(extra));
+        extra = extra.isEmpty() ? Map.of() : Collections.unmodifiableMap(new LinkedHashMap<>(extra));
     }
 
     public static TagInfo withId(String id) {

@@ -34,6 +34,8 @@ public final class FullSimulator {
     private final Policy policy;
     private final Lexicon lexicon;
     private final MatchRecord.Details details;
+    /** All that happens a minute, by place and option. */
+    private final double[][] totals;
 
     /**
      * @param policy null for the natural mix
@@ -44,8 +46,24 @@ public final class FullSimulator {
         this.model = programme.model();
         this.policy = policy;
         this.lexicon = model.groups().lexicon();
+        this.totals = new double[model.places().size()][];
+        for (int p = 0; p < totals.length; p++) {
+            totals[p] = new double[programme.own[p].size()];
+            for (int x = 0; x < totals[p].length; x++) {
+                totals[p][x] = total(p, x);
+            }
+        }
         this.details = new MatchRecord.Details(
                 null, "simulated", null, null, null, model.rules().code(), model.horizonMs(), a, b, null);
+    }
+
+    private double total(int s, int x) {
+        Options o = programme.own[s];
+        boolean hold = x > 0 && x == o.hold;
+        return o.total * (hold ? programme.settings().h1() : 1)
+                + (hold ? programme.settings().h2() : 1) * programme.their[s].total
+                + model.drift(s).stream().mapToDouble(Model.Way::rate).sum()
+                + (hold ? programme.calls[s] : 0);
     }
 
     /** Plays and scores matches; each has a stream of its own. */
@@ -107,7 +125,7 @@ public final class FullSimulator {
         }
 
         MatchRecord play(String id) {
-            tags.add(new Tag.Start(MatchTime.ZERO, TagInfo.NONE));
+            tags.add(new Tag.Start(MatchTime.ZERO, name()));
             place(0);
             long end = model.horizonMs();
             while (now < end) {
@@ -115,12 +133,8 @@ public final class FullSimulator {
                     break;
                 }
             }
-            tags.add(new Tag.End(MatchTime.ofMs(Math.min(now, end)), TagInfo.NONE));
-            List<Tag> named = new ArrayList<>();
-            for (int i = 0; i < tags.size(); i++) {
-                named.add(tags.get(i).with(TagInfo.withId("t" + (i + 1))));
-            }
-            return MatchRecord.of(id, details, List.of(), named);
+            tags.add(new Tag.End(MatchTime.ofMs(Math.min(now, end)), name()));
+            return MatchRecord.of(id, details, List.of(), tags);
         }
 
         private int option(int step) {
@@ -134,7 +148,7 @@ public final class FullSimulator {
             long stepMs = programme.settings().stepMs();
             double t = now;
             while (true) {
-                double rate = total(option(step)) / MINUTE_MS;
+                double rate = totals[s][option(step)] / MINUTE_MS;
                 double boundary = (step + 1.0) * stepMs;
                 if (left < rate * (boundary - t)) {
                     t += left / rate;
@@ -156,19 +170,10 @@ public final class FullSimulator {
             return happen(option(step));
         }
 
-        private double total(int x) {
-            Options o = programme.own[s];
-            boolean hold = x > 0 && x == o.hold;
-            return o.total * (hold ? programme.settings().h1() : 1)
-                    + (hold ? programme.settings().h2() : 1) * programme.their[s].total
-                    + model.drift(s).stream().mapToDouble(Model.Way::rate).sum()
-                    + (hold ? programme.calls[s] : 0);
-        }
-
         private boolean happen(int x) {
             Options o = programme.own[s];
             boolean hold = x > 0 && x == o.hold;
-            double pick = rng.nextDouble() * total(x);
+            double pick = rng.nextDouble() * totals[s][x];
             List<Model.Way> mine = model.own(s);
             for (int i = 0; i < mine.size(); i++) {
                 pick -= o.others[x] * mine.get(i).rate() + (i == o.way[x] ? o.gain[x] : 0);
@@ -194,7 +199,7 @@ public final class FullSimulator {
             }
             // a stalling call
             tags.add(new Tag.Call(
-                    MatchTime.ofMs(now), CallKind.PENALTY, Corner.A, null, true, null, "stalling", TagInfo.NONE));
+                    MatchTime.ofMs(now), CallKind.PENALTY, Corner.A, null, true, null, "stalling", name()));
             String effect = programme.grid.nextCall(calls);
             calls = programme.grid.afterCall(calls);
             advantages -= effect.equals("advantage") ? 1 : 0;
@@ -215,24 +220,45 @@ public final class FullSimulator {
 
         private boolean attempt(Model.Way w, Corner by) {
             Model.Branch b = branch(w);
-            Tag.Action a = Tag.Action.of(MatchTime.ofMs(now), by, w.exit().technique());
             if (b == null || !b.success()) {
-                int level = b == null
-                        ? 1
-                        : Math.min(
-                                3,
-                                model.rules().advantages().getOrDefault(w.exit().family(), 3));
-                tags.add(a.result(b == null ? Outcome.STUFFED : Outcome.NEAR, level, null, MatchTime.ofMs(now)));
+                Map<String, Integer> levels = model.rules().advantages();
+                int level =
+                        b == null ? 1 : Math.min(3, levels.getOrDefault(w.exit().family(), 3));
+                action(w, by, b == null ? Outcome.STUFFED : Outcome.NEAR, level, null);
                 advantages += b == null ? 0 : b.advantages()[phase()];
                 return true;
             }
             if (b.to() < 0) {
-                tags.add(a.result(Outcome.COMPLETED, 4, null, MatchTime.ofMs(now)));
+                action(w, by, Outcome.COMPLETED, 4, null);
                 return false;
             }
-            tags.add(a.result(Outcome.COMPLETED, 4, model.places().get(b.to()).group(), MatchTime.ofMs(now)));
+            action(w, by, Outcome.COMPLETED, 4, model.places().get(b.to()).group());
             arrive(b);
             return true;
+        }
+
+        private void action(Model.Way w, Corner by, Outcome o, int level, String to) {
+            MatchTime t = MatchTime.ofMs(now);
+            tags.add(new Tag.Action(
+                    t,
+                    by,
+                    w.exit().technique(),
+                    null,
+                    List.of(),
+                    o,
+                    level,
+                    to,
+                    t,
+                    null,
+                    null,
+                    Map.of(),
+                    null,
+                    null,
+                    name()));
+        }
+
+        private TagInfo name() {
+            return TagInfo.withId("t" + (tags.size() + 1));
         }
 
         private int phase() {
@@ -251,7 +277,8 @@ public final class FullSimulator {
             Place p = model.places().get(to);
             Corner ahead = p.standing() > 0 ? Corner.A : p.standing() < 0 ? Corner.B : null;
             Corner guard = ahead != null && model.groups().guard(p.group()) ? ahead.other() : null;
-            tags.add(Tag.Position.of(MatchTime.ofMs(now), p.group(), ahead, guard));
+            tags.add(new Tag.Position(
+                    MatchTime.ofMs(now), p.group(), ahead, guard, null, null, null, null, null, null, name()));
         }
     }
 }

@@ -83,6 +83,12 @@ public final class Groups {
         return x != null && x.guard();
     }
 
+    /** A place named after whoever passes, though the other still has guard. */
+    boolean passing(String group) {
+        Position x = position(group);
+        return x != null && x.family().equals("passing");
+    }
+
     /** A pin, the back or the turtle: one athlete controls the other without a guard between them. */
     public boolean controlled(String group) {
         Position x = position(group);

@@ -131,6 +131,16 @@ public final class Meeting {
         return rates.book(ours).minutes.getOrDefault(ours ? p : p.mirrored(), 0.0);
     }
 
+    /**
+     * How a technique fared when others tried it from a place against whoever has to stop it here.
+     *
+     * @param ours whether our athlete tries it, so that the opponent has to stop it
+     * @return tries that worked, and all whose outcome was seen; sums of match weights
+     */
+    public double[] faced(Place place, boolean ours, String technique) {
+        return rates.faced(place, ours, technique);
+    }
+
     /** Techniques that one of them uses and the rules do not allow, by name. */
     public Collection<String> forbidden() {
         return rates.forbidden();

@@ -11,6 +11,9 @@ import java.util.Set;
 
 /** Puts places, options, advice and what a plan rests on into words of one language. */
 public final class MeetingWriter {
+    /** Tries below which a plan may not rest on an action of ours without saying so. */
+    private static final int CAPABLE = 3;
+
     private final ResourceBundle words;
     private final Locale locale;
     private final Lexicon lexicon;
@@ -55,7 +58,7 @@ public final class MeetingWriter {
         if (p.standing() == 0) {
             return name;
         }
-        boolean guard = groups.guard(p.group());
+        boolean guard = groups.guard(p.group()) && !groups.passing(p.group());
         String who = p.standing() > 0 == guard ? them : us;
         return say(guard ? "place.guard" : "place.ahead", name, who);
     }
@@ -98,6 +101,35 @@ public final class MeetingWriter {
         }
         String key = n.won() == null ? "tree.way" : "tree.finish";
         return say(key, name(n.ours()), technique(n.technique()));
+    }
+
+    /**
+     * "Ansa 3 of 7, others 2 of 9 against Brisa"; says so when our athlete has hardly ever done it.
+     *
+     * @param faced what others did against the one who has to stop it: worked, decided
+     */
+    public String evidence(Proposal.Node n, double[] faced) {
+        Exit.Basis b = n.basis();
+        String record = say(
+                "evidence",
+                name(n.ours()),
+                whole(b.worked()),
+                whole(b.decided()),
+                name(!n.ours()),
+                whole(faced[0]),
+                whole(faced[1]));
+        boolean unproven = n.ours() && b.tags().size() < CAPABLE;
+        return unproven ? say("unproven", record, b.tags().size()) : record;
+    }
+
+    /** Whether they must expect it. */
+    public String expectation(KnownGame.Seen s) {
+        return say("expectation." + s.expectation(), s.tries(), s.matches());
+    }
+
+    /** A sum of match weights as a count that can be read. */
+    private String whole(double x) {
+        return Long.toString(Math.round(x));
     }
 
     public String guide(Proposal.Guide g) {

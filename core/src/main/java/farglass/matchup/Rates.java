@@ -173,6 +173,23 @@ final class Rates {
         return observed.matches.getOrDefault(ours ? us : them, 0);
     }
 
+    /** What others tried against one of the two in a place, as our athlete sees it: worked, decided. */
+    double[] faced(Place place, boolean ours, String technique) {
+        String facing = ours ? them : us;
+        String self = ours ? us : them;
+        double[] sum = new double[2];
+        observed.books.forEach((pair, book) -> {
+            if (pair.facing().equals(facing) && !pair.acting().equals(self)) {
+                Observed.Tries t = book.tries
+                        .getOrDefault((ours ? place : place.mirrored()).paid(false), Map.of())
+                        .get(technique);
+                sum[0] += t == null ? 0 : t.worked;
+                sum[1] += t == null ? 0 : t.decided;
+            }
+        });
+        return sum;
+    }
+
     Observed.Book book(boolean ours) {
         return own.get(ours);
     }

@@ -1,5 +1,6 @@
 package farglass.plan;
 
+import farglass.conduct.Clause;
 import farglass.stats.TagRef;
 import java.util.ArrayList;
 import java.util.List;
@@ -17,6 +18,8 @@ import java.util.function.UnaryOperator;
  * @param judgements what is thought of claims, at most one per claim
  * @param own claims in own words
  * @param approach how it is computed, and what was forecast
+ * @param clauses of conduct
+ * @param saved earlier states laid by for comparison
  */
 public record Plan(
         String id,
@@ -28,12 +31,16 @@ public record Plan(
         String remarks,
         List<Judgement> judgements,
         List<OwnClaim> own,
-        Approach approach) {
+        Approach approach,
+        List<Clause> clauses,
+        List<Saved> saved) {
     public Plan {
         pinned = List.copyOf(pinned);
         openings = List.copyOf(openings);
         judgements = List.copyOf(judgements);
         own = List.copyOf(own);
+        clauses = List.copyOf(clauses);
+        saved = List.copyOf(saved);
     }
 
     public Plan(
@@ -44,7 +51,19 @@ public record Plan(
             List<PinnedClaim> pinned,
             List<Fork> openings,
             String remarks) {
-        this(id, title, us, them, pinned, openings, remarks, List.of(), List.of(), Approach.USUAL);
+        this(
+                id,
+                title,
+                us,
+                them,
+                pinned,
+                openings,
+                remarks,
+                List.of(),
+                List.of(),
+                Approach.USUAL,
+                List.of(),
+                List.of());
     }
 
     public static Plan empty(String id, String title, String us, String them) {
@@ -55,7 +74,7 @@ public record Plan(
         List<PinnedClaim> list = new ArrayList<>(pinned);
         list.removeIf(c -> c.sameAs(claim));
         list.add(claim);
-        return new Plan(id, title, us, them, list, openings, remarks, judgements, own, approach);
+        return new Plan(id, title, us, them, list, openings, remarks, judgements, own, approach, clauses, saved);
     }
 
     public Plan unpin(PinnedClaim claim) {
@@ -69,7 +88,9 @@ public record Plan(
                 remarks,
                 judgements,
                 own,
-                approach);
+                approach,
+                clauses,
+                saved);
     }
 
     public boolean isPinned(String athlete, String claim) {
@@ -91,7 +112,7 @@ public record Plan(
         if (!j.empty()) {
             list.add(j);
         }
-        return new Plan(id, title, us, them, pinned, openings, remarks, list, own, approach);
+        return new Plan(id, title, us, them, pinned, openings, remarks, list, own, approach, clauses, saved);
     }
 
     /** Adds a claim in own words. */
@@ -104,17 +125,17 @@ public record Plan(
                         .orElse(0);
         List<OwnClaim> list = new ArrayList<>(own);
         list.add(new OwnClaim("own." + number, athlete, sentence.strip(), tags));
-        return new Plan(id, title, us, them, pinned, openings, remarks, judgements, list, approach);
+        return new Plan(id, title, us, them, pinned, openings, remarks, judgements, list, approach, clauses, saved);
     }
 
     /** Without one of the claims in own words. */
     public Plan withdraw(String ownClaim) {
         List<OwnClaim> list = own.stream().filter(o -> !o.id().equals(ownClaim)).toList();
-        return new Plan(id, title, us, them, pinned, openings, remarks, judgements, list, approach);
+        return new Plan(id, title, us, them, pinned, openings, remarks, judgements, list, approach, clauses, saved);
     }
 
     public Plan approach(Approach next) {
-        return new Plan(id, title, us, them, pinned, openings, remarks, judgements, own, next);
+        return new Plan(id, title, us, them, pinned, openings, remarks, judgements, own, next, clauses, saved);
     }
 
     /** With a whole tree as a new opening, its nodes numbered anew. */
@@ -122,22 +143,69 @@ public record Plan(
         int[] free = {openings.stream().mapToInt(Fork::highestId).max().orElse(0)};
         List<Fork> list = new ArrayList<>(openings);
         list.add(tree.numbered(() -> "f" + ++free[0]));
-        return new Plan(id, title, us, them, pinned, list, remarks, judgements, own, approach);
+        return new Plan(id, title, us, them, pinned, list, remarks, judgements, own, approach, clauses, saved);
+    }
+
+    /** Adds a clause beside a fork; an empty fork means the whole match. */
+    public Plan promise(String fork, String text) {
+        int number = 1
+                + clauses.stream()
+                        .mapToInt(c -> Integer.parseInt(c.id().substring(1)))
+                        .max()
+                        .orElse(0);
+        List<Clause> list = new ArrayList<>(clauses);
+        list.add(new Clause("c" + number, fork, text.strip()));
+        return clauses(list);
+    }
+
+    /** Without a clause. */
+    public Plan release(String clause) {
+        return clauses(clauses.stream().filter(c -> !c.id().equals(clause)).toList());
+    }
+
+    private Plan clauses(List<Clause> list) {
+        return new Plan(id, title, us, them, pinned, openings, remarks, judgements, own, approach, list, saved);
+    }
+
+    /** Lays the present state by under a name, in place of an earlier one of that name. */
+    public Plan save(String name) {
+        List<Saved> list = new ArrayList<>(without(name));
+        list.add(new Saved(name.strip(), openings, approach));
+        return saved(list);
+    }
+
+    /** Forgets a state that was laid by. */
+    public Plan forget(String name) {
+        return saved(without(name));
+    }
+
+    /** Goes back to a state that was laid by. */
+    public Plan restore(Saved s) {
+        return new Plan(
+                id, title, us, them, pinned, s.openings(), remarks, judgements, own, s.approach(), clauses, saved);
+    }
+
+    private List<Saved> without(String name) {
+        return saved.stream().filter(s -> !s.name().equals(name.strip())).toList();
+    }
+
+    private Plan saved(List<Saved> list) {
+        return new Plan(id, title, us, them, pinned, openings, remarks, judgements, own, approach, clauses, list);
     }
 
     public Plan title(String text) {
-        return new Plan(id, text, us, them, pinned, openings, remarks, judgements, own, approach);
+        return new Plan(id, text, us, them, pinned, openings, remarks, judgements, own, approach, clauses, saved);
     }
 
     public Plan remarks(String text) {
-        return new Plan(id, title, us, them, pinned, openings, text, judgements, own, approach);
+        return new Plan(id, title, us, them, pinned, openings, text, judgements, own, approach, clauses, saved);
     }
 
     /** Adds a first action of ours. */
     public Plan open(String text) {
         List<Fork> list = new ArrayList<>(openings);
         list.add(Fork.of(freeId(), true, text));
-        return new Plan(id, title, us, them, pinned, list, remarks, judgements, own, approach);
+        return new Plan(id, title, us, them, pinned, list, remarks, judgements, own, approach, clauses, saved);
     }
 
     /** Adds what follows a node: their answer after ours, ours after theirs. */
@@ -157,7 +225,9 @@ public record Plan(
                 remarks,
                 judgements,
                 own,
-                approach);
+                approach,
+                clauses,
+                saved);
     }
 
     /** Without a node and all that follows it. */
@@ -175,7 +245,9 @@ public record Plan(
                 remarks,
                 judgements,
                 own,
-                approach);
+                approach,
+                clauses,
+                saved);
     }
 
     public Optional<Fork> find(String fork) {

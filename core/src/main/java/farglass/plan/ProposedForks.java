@@ -1,40 +1,74 @@
 package farglass.plan;
 
+import farglass.matchup.KnownGame;
+import farglass.matchup.Meeting;
 import farglass.matchup.MeetingWriter;
 import farglass.matchup.Option;
+import farglass.matchup.Place;
 import farglass.matchup.Proposal;
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 
 /**
  * A computed tree as forks, so that it can be taken over into a plan and changed by hand.
  *
  * @param root the opening
  * @param chances of coming to each fork from the one before, by id
+ * @param drifts ids of forks that nobody's action leads to
  */
-public record ProposedForks(Fork root, Map<String, Double> chances) {
+public record ProposedForks(Fork root, Map<String, Double> chances, Set<String> drifts) {
     public ProposedForks {
         chances = Map.copyOf(chances);
+        drifts = Set.copyOf(drifts);
     }
 
-    public static ProposedForks of(Proposal p, MeetingWriter writer) {
+    /** @param known what the opponent's analyst can have seen of us */
+    public static ProposedForks of(Proposal p, MeetingWriter writer, KnownGame known) {
         Map<String, Double> chances = new LinkedHashMap<>();
-        Fork root = fork(p.root(), writer, chances, new int[1], true);
-        return new ProposedForks(root, chances);
+        Set<String> drifts = new HashSet<>();
+        Fork root = new Walk(p.solved().meeting(), writer, known, chances, drifts).fork(p.root(), null);
+        return new ProposedForks(root, chances, drifts);
     }
 
-    private static Fork fork(
-            Proposal.Node n, MeetingWriter writer, Map<String, Double> chances, int[] count, boolean root) {
-        String id = "f" + ++count[0];
-        if (!root) {
+    private record Walk(
+            Meeting meeting, MeetingWriter writer, KnownGame known, Map<String, Double> chances, Set<String> drifts) {
+        /** @param from where the node before it was; null for the opening */
+        Fork fork(Proposal.Node n, Place from) {
+            String id = "f" + (chances.size() + 1);
+            // the opening's own chance is taken out again at the end
             chances.put(id, n.chance());
+            List<Fork> next = new ArrayList<>();
+            n.next().forEach(child -> next.add(fork(child, n.place())));
+            if (from == null) {
+                chances.remove(id);
+            }
+            if (from != null && n.ours() == null) {
+                drifts.add(id);
+            }
+            boolean ours = from == null || Boolean.TRUE.equals(n.ours());
+            String note = note(n, writer, from == null);
+            String evidence = evidence(n, from);
+            return new Fork(
+                    id,
+                    ours,
+                    text(n, writer, from == null),
+                    evidence.isEmpty() ? note : note + "\n" + evidence,
+                    List.of(),
+                    next);
         }
-        List<Fork> next = new ArrayList<>();
-        n.next().forEach(child -> next.add(fork(child, writer, chances, count, false)));
-        boolean ours = root || Boolean.TRUE.equals(n.ours());
-        return new Fork(id, ours, text(n, writer, root), note(n, writer, root), List.of(), next);
+
+        /** Both athletes' record with the way to a node, and for ours whether it is known and whether it can be relied on. */
+        private String evidence(Proposal.Node n, Place from) {
+            if (from == null || n.ours() == null || n.technique() == null) {
+                return "";
+            }
+            String record = writer.evidence(n, meeting.faced(from, n.ours(), n.technique()));
+            return n.ours() ? record + ", " + writer.expectation(known.seen(from, n.technique())) : record;
+        }
     }
 
     private static String text(Proposal.Node n, MeetingWriter writer, boolean root) {

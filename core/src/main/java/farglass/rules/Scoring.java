@@ -20,6 +20,7 @@ import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.TreeMap;
 
 /**
  * Works out the score of a record under a ruleset, from positions, actions and the referee's penalties. What the table called
@@ -152,37 +153,25 @@ public final class Scoring {
     }
 
     private static List<Step> board(List<Award> awards, List<Advantage> advantages, List<Penalty> penalties) {
-        List<MatchTime> times = new ArrayList<>(List.of(MatchTime.ZERO));
-        awards.forEach(a -> times.add(a.confirmedAt()));
-        advantages.forEach(a -> times.add(a.t()));
-        penalties.forEach(p -> times.add(p.t()));
-        return times.stream()
-                .distinct()
-                .sorted()
-                .map(t -> new Step(
-                        t,
-                        points(awards, Corner.A, t),
-                        points(awards, Corner.B, t),
-                        (int) advantages.stream()
-                                .filter(x -> x.who() == Corner.A && x.t().compareTo(t) <= 0)
-                                .count(),
-                        (int) advantages.stream()
-                                .filter(x -> x.who() == Corner.B && x.t().compareTo(t) <= 0)
-                                .count(),
-                        (int) penalties.stream()
-                                .filter(x -> x.who() == Corner.A && x.t().compareTo(t) <= 0)
-                                .count(),
-                        (int) penalties.stream()
-                                .filter(x -> x.who() == Corner.B && x.t().compareTo(t) <= 0)
-                                .count()))
-                .toList();
+        TreeMap<MatchTime, int[]> gains = new TreeMap<>();
+        gains.put(MatchTime.ZERO, new int[6]);
+        awards.forEach(a -> gain(gains, a.confirmedAt(), a.who(), 0, a.value()));
+        advantages.forEach(a -> gain(gains, a.t(), a.who(), 2, 1));
+        penalties.forEach(p -> gain(gains, p.t(), p.who(), 4, 1));
+        List<Step> steps = new ArrayList<>();
+        int[] sum = new int[6];
+        gains.forEach((t, more) -> {
+            for (int i = 0; i < sum.length; i++) {
+                sum[i] += more[i];
+            }
+            steps.add(new Step(t, sum[0], sum[1], sum[2], sum[3], sum[4], sum[5]));
+        });
+        return List.copyOf(steps);
     }
 
-    private static int points(List<Award> awards, Corner c, MatchTime t) {
-        return awards.stream()
-                .filter(a -> a.who() == c && a.confirmedAt().compareTo(t) <= 0)
-                .mapToInt(Award::value)
-                .sum();
+    /** @param column of corner A: 0 points, 2 advantages, 4 penalties; corner B has the one after it */
+    private static void gain(TreeMap<MatchTime, int[]> gains, MatchTime t, Corner who, int column, int value) {
+        gains.computeIfAbsent(t, x -> new int[6])[column + who.ordinal()] += value;
     }
 
     private static Map<Corner, Long> control(List<State> states, long end) {

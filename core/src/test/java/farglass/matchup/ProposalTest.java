@@ -8,7 +8,9 @@ import farglass.plan.Approach;
 import farglass.plan.Fork;
 import farglass.plan.Plan;
 import farglass.plan.ProposedForks;
+import farglass.tendency.Filter;
 import java.text.MessageFormat;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.ResourceBundle;
@@ -21,6 +23,8 @@ class ProposalTest {
     private static Meeting meeting;
     private static Proposal proposal;
     private static final MeetingWriter WRITER = new MeetingWriter(Locale.ENGLISH, Small.LEXICON, "Ansa", "Brisa");
+
+    private static final KnownGame KNOWN = KnownGame.of(Small.index(), "ansa-kellivar", Filter.ALL);
 
     @BeforeAll
     static void solve() {
@@ -69,7 +73,7 @@ class ProposalTest {
 
     @Test
     void aPlanTakesTheTreeOverWithFreshIds() {
-        ProposedForks proposed = ProposedForks.of(proposal, WRITER);
+        ProposedForks proposed = ProposedForks.of(proposal, WRITER, KNOWN);
         Plan plan = Plan.empty("p", "t", "ansa-kellivar", "brisa-tolendt").open("collar drag");
         Plan adopted = plan.adopt(proposed.root());
         assertThat(adopted.openings()).hasSize(2);
@@ -78,6 +82,20 @@ class ProposalTest {
         assertThat(ids).hasSize(1 + proposed.root().size()).contains("f1");
         assertThat(proposed.chances()).hasSize(proposed.root().size() - 1);
         assertThat(proposed.root().text()).startsWith("standing free: press");
+        List<Fork> all = new ArrayList<>();
+        all(proposed.root(), all);
+        assertThat(all)
+                .filteredOn(f -> !f.ours())
+                .anyMatch(f -> f.note().contains("Brisa ") && f.note().contains(" against Ansa"));
+        assertThat(all)
+                .filteredOn(f -> f.ours() && f.note().contains(" against Brisa"))
+                .isNotEmpty()
+                .allMatch(f -> f.note().matches("(?s).*(they expect it|seen before \\(\\d+\\)|never shown)"));
+    }
+
+    private static void all(Fork f, List<Fork> into) {
+        into.add(f);
+        f.next().forEach(n -> all(n, into));
     }
 
     private static void collect(Fork f, Set<String> ids) {
@@ -123,7 +141,7 @@ class ProposalTest {
         ResourceBundle words = ResourceBundle.getBundle("farglass.matchup.Meeting", Locale.ENGLISH);
         for (String key : words.keySet()) {
             String filled = new MessageFormat(words.getString(key), Locale.ENGLISH)
-                    .format(new Object[] {"a", "b", "c", "d", "e"});
+                    .format(new Object[] {"a", "b", "c", "d", "e", "f"});
             assertThat(filled).as(key).doesNotContain("{").doesNotContain("''");
         }
         for (Exit.Source s : Exit.Source.values()) {

@@ -19,6 +19,11 @@ final class Small {
 
     private Small() {}
 
+    /** The demo's library. */
+    static LibraryIndex index() {
+        return INDEX;
+    }
+
     static Ruleset rules(String code) {
         return Rulesets.builtIn().orUsual(code, null);
     }

@@ -99,4 +99,38 @@ class PlanTest {
                 .extracting(OwnClaim::id)
                 .doesNotHaveDuplicates();
     }
+
+    @Test
+    void clausesAreNumberedAndTakenBack() {
+        Plan p = empty.open("pull").promise("f1", " no guard pull ").promise("", "at least 2 takedowns");
+        assertThat(p.clauses()).extracting(farglass.conduct.Clause::id).containsExactly("c1", "c2");
+        assertThat(p.clauses().get(0).text()).isEqualTo("no guard pull");
+        assertThat(p.release("c1").promise("", "no sweep").clauses())
+                .extracting(farglass.conduct.Clause::id)
+                .containsExactly("c2", "c3");
+    }
+
+    @Test
+    void aStateIsLaidByReplacedRestoredAndForgotten() {
+        Plan bold = empty.open("shoot").approach(Approach.USUAL.emphasis(1)).save("bold");
+        Plan calm = bold.approach(Approach.USUAL.emphasis(0)).open("wait").save("calm");
+        assertThat(calm.saved()).extracting(Saved::name).containsExactly("bold", "calm");
+        Plan back = calm.restore(calm.saved().get(0));
+        assertThat(back.approach().emphasis()).isEqualTo(1);
+        assertThat(back.openings()).hasSize(1);
+        assertThat(back.saved()).as("what is laid by stays").hasSize(2);
+        assertThat(back.save("calm").saved().get(1).approach().emphasis()).isEqualTo(1);
+        assertThat(back.forget("bold").saved()).extracting(Saved::name).containsExactly("calm");
+        assertThatThrownBy(() -> empty.save(" ")).isInstanceOf(IllegalArgumentException.class);
+    }
+
+    @Test
+    void opponentsAreAsLikelyUntilSomebodySaysOtherwise() {
+        Assignment a = new Assignment("a", "us", List.of("x", "y"), "e", null, "points-gi", "gi", 8);
+        assertThat(a.chance("x")).isEqualTo(0.5);
+        assertThat(a.chance("x", 0.9).chance("x")).isEqualTo(0.9);
+        assertThat(a.chance("x", 0.9).chance("y")).isEqualTo(0.5);
+        assertThat(a.chance("x", 0.9).unweighted()).isEqualTo(a);
+        assertThatThrownBy(() -> a.chance("x", 1.1)).isInstanceOf(IllegalArgumentException.class);
+    }
 }

@@ -72,6 +72,24 @@ class MatchupTest extends DeskDriver {
         });
     }
 
+    private String text(String selector) {
+        return ((Labeled) find(selector)).getText();
+    }
+
+    private List<Button> button(String within, String begins) {
+        return find(within).lookupAll(".button").stream()
+                .map(Button.class::cast)
+                .filter(b -> b.getText() != null && b.getText().startsWith(begins))
+                .toList();
+    }
+
+    private void type(String field, String words) throws Exception {
+        onFx(() -> {
+            ((TextField) find(field)).setText(words);
+            return null;
+        });
+    }
+
     private void page(String id, String shown) throws Exception {
         onFx(() -> {
             ((ToggleButton) find(id)).fire();
@@ -171,6 +189,121 @@ class MatchupTest extends DeskDriver {
         await("stopped or done", LONG, () -> says("#headline", "Stopped") || says("#headline", "% to "));
         press(KeyCode.CONTROL, KeyCode.DIGIT6);
         await("intervals are there", LONG, () -> says("#station-plan", "% to "));
+    }
+
+    @Test
+    void clausesAreCheckedWhileTheyAreWrittenAndCountedInOurFilm() throws Exception {
+        openNight();
+        press(KeyCode.CONTROL, KeyCode.DIGIT6);
+        page("#plan-page-conduct", "#plan-conduct");
+        type("#clause-text", "be brave");
+        await("it says what is wrong", () -> text("#clause-check").contains("Cannot be measured"));
+        fire("#plan-conduct", "Promise it");
+        assertThat(desk.plan().get().clauses())
+                .as("what cannot be measured is no clause")
+                .isEmpty();
+        type("#clause-text", "at least one takedown");
+        await("our film is counted", LONG, () -> text("#clause-check").matches("(?s)Kept on \\d+ of \\d+ occasions.*"));
+        fire("#plan-conduct", "Promise it");
+        await("it is promised", () -> desk.plan().get().clauses().size() == 1);
+        await(
+                "with its evidence",
+                LONG,
+                () -> says("#plan-conduct", "occasions in")
+                        && button("#plan-conduct", "Kept").size()
+                                        + button("#plan-conduct", "Broken").size()
+                                > 0);
+        assertThat(says("#plan-conduct", "Last meeting ("))
+                .as("held against the last meeting")
+                .isTrue();
+        fire("#station-plan", "Undo");
+        await("and taken back", () -> desk.plan().get().clauses().isEmpty());
+    }
+
+    @Test
+    void aPlanIsLaidByComparedAndRestored() throws Exception {
+        openNight();
+        press(KeyCode.CONTROL, KeyCode.DIGIT6);
+        page("#plan-page-otherwise", "#plan-otherwise");
+        await("the match without its opening", LONG, () -> says("#plan-otherwise", "Without the "));
+        assertThat(says("#plan-otherwise", "Nothing is scored under these rules."))
+                .isTrue();
+        page("#plan-page-saved", "#plan-saved");
+        type("#saved-name", "calm");
+        fire("#plan-saved", "Lay by");
+        await("it is laid by", () -> desk.plan().get().saved().size() == 1);
+        onFx(() -> {
+            desk.changePlan(p -> p.approach(p.approach().emphasis(1)));
+            return null;
+        });
+        await("intervals are there", LONG, () -> says("#headline", "% to "));
+        fire("#plan-saved", "Compare");
+        await("both are valued", LONG, () -> says("#plan-saved", "points against the present plan"));
+        fire("#plan-saved", "Go back to it");
+        await("the old dial is back", () -> approach().emphasis() == 0.5);
+    }
+
+    @Test
+    void whatTheyKnowOfUsFollowsWhatIsPublic() throws Exception {
+        openNight();
+        press(KeyCode.CONTROL, KeyCode.DIGIT5);
+        page("#matchup-known", "#matchup-known-page");
+        await("habits are told", LONG, () -> says("#matchup-known-page", "they expect it"));
+        List<String> before = texts("#matchup-known-page");
+        onFx(() -> {
+            ((javafx.scene.control.CheckBox) find("#matchup-known-page")
+                            .lookupAll(".check-box")
+                            .iterator()
+                            .next())
+                    .fire();
+            return null;
+        });
+        await("a record is private", () -> desk.matches().stream().anyMatch(MatchRecord::isPrivate));
+        await("one match less is known", LONG, () -> {
+            List<String> now = texts("#matchup-known-page");
+            return now.size() > 2 && !now.get(0).equals(before.get(0));
+        });
+    }
+
+    @Test
+    void theBracketWeighsOpponentsByTheChanceToMeetThem() throws Exception {
+        openNight();
+        press(KeyCode.CONTROL, KeyCode.DIGIT5);
+        page("#matchup-bracket", "#matchup-bracket-page");
+        fire("#matchup-bracket-page", "Work it out");
+        await("all are solved", LONG, () -> says("#matchup-bracket-page", "too little film for a plan"));
+        List<String> before = texts("#matchup-bracket-page");
+        onFx(() -> {
+            ((javafx.scene.control.Spinner<Integer>) scene.lookup("#chance-brisa-tolendt"))
+                    .getValueFactory()
+                    .setValue(100);
+            return null;
+        });
+        assertThat(desk.assignment().get().chance("brisa-tolendt")).isEqualTo(1);
+        assertThat(desk.plan().get().them()).as("the plan stays open").isEqualTo("brisa-tolendt");
+        await("skills weigh otherwise", () -> !texts("#matchup-bracket-page").equals(before));
+    }
+
+    @Test
+    void aFigureIsBentWithASlider() throws Exception {
+        openNight();
+        press(KeyCode.CONTROL, KeyCode.DIGIT5);
+        await("exchanges are there", LONG, () -> says("#station-matchup", "Brisa's lasso guard"));
+        fire("#exchange-detail", "Correct");
+        onFx(() -> {
+            ((Slider) find("#slide-rate")).setValue(3);
+            ((Slider) find("#slide-chance")).setValue(75);
+            return null;
+        });
+        assertThat(((TextField) find("#correct-rate")).getText()).isEqualTo("3.00");
+        assertThat(((TextField) find("#correct-chance")).getText()).isEqualTo("75");
+        onFx(() -> {
+            ((TextField) find("#correct-reason")).setText("what if");
+            return null;
+        });
+        fire("#exchange-detail", "Set");
+        await("it is kept", () -> approach().wishes().corrections().size() == 1);
+        assertThat(approach().wishes().corrections().get(0).chance()).isEqualTo(0.75);
     }
 
     @Test

@@ -21,6 +21,7 @@ public final class CornerCard {
     private static final int FOLLOWS = 4;
     private static final int ADVICE = 6;
     private static final int PLACES = 3;
+    private static final int PROMISED = 3;
     private static final int SHOUTS = 4;
     /** Room kept for the caution at the foot. */
     private static final double FOOT = 26;
@@ -36,18 +37,27 @@ public final class CornerCard {
     private final String title;
     private final String occasion;
     private final String caution;
+    private final List<String> conduct;
 
     /**
      * @param title whom it is against
      * @param occasion event, date, rules
      * @param caution line at the foot of the page
+     * @param conduct clauses as written
      */
-    public CornerCard(Proposal proposal, MeetingWriter writer, String title, String occasion, String caution) {
+    public CornerCard(
+            Proposal proposal,
+            MeetingWriter writer,
+            String title,
+            String occasion,
+            String caution,
+            List<String> conduct) {
         this.proposal = proposal;
         this.writer = writer;
         this.title = title;
         this.occasion = occasion;
         this.caution = caution;
+        this.conduct = List.copyOf(conduct);
     }
 
     /** Nothing half-written is left when it fails. */
@@ -87,8 +97,17 @@ public final class CornerCard {
                     .limit(PLACES)
                     .forEach(w -> lines.add(new Line(writer.place(w.place()), Ink.ALARM, false)));
             flush();
+            int promised = Math.min(PROMISED, conduct.size());
+            if (promised > 0) {
+                heading("card.promised");
+                conduct.stream().limit(promised).forEach(c -> lines.add(new Line(c, Ink.OURS, false)));
+                flush();
+            }
             heading("card.clock");
-            proposal.guide().stream().limit(ADVICE).forEach(g -> lines.add(new Line(writer.guide(g), Ink.INK, false)));
+            // the page is one page: what is promised takes the room of the weakest advice
+            proposal.guide().stream()
+                    .limit(ADVICE - promised)
+                    .forEach(g -> lines.add(new Line(writer.guide(g), Ink.INK, false)));
             flush();
             heading("card.shout");
             line(shouts(), Ink.INK, true);

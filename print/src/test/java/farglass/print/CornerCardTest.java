@@ -16,6 +16,7 @@ import farglass.tendency.LibraryIndex;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.LocalDate;
+import java.util.List;
 import java.util.Locale;
 import java.util.stream.Stream;
 import org.apache.pdfbox.Loader;
@@ -54,7 +55,8 @@ class CornerCardTest {
                 new MeetingWriter(Locale.ENGLISH, lexicon, "Ansa", "Brisa"),
                 "Against Brisa Tolendt",
                 "Saltmarsh Night",
-                "Tap early and often.");
+                "Tap early and often.",
+                List.of("collar grip within 10 s of every restart"));
     }
 
     private String text(PDRectangle size) throws Exception {
@@ -71,7 +73,15 @@ class CornerCardTest {
     void bothSizesSayTheSame() throws Exception {
         String small = text(PDRectangle.A5);
         assertThat(small)
-                .contains("Against Brisa Tolendt", "OPEN WITH", "THEN", "NEVER", "SCORE AND CLOCK", "SHOUT")
+                .contains(
+                        "Against Brisa Tolendt",
+                        "OPEN WITH",
+                        "THEN",
+                        "NEVER",
+                        "PROMISED",
+                        "collar grip within 10 s",
+                        "SCORE AND CLOCK",
+                        "SHOUT")
                 .contains("Brisa: guard pull, ")
                 .contains("Tap early and often.");
         String first =

@@ -8,6 +8,7 @@ import farglass.matchup.Exit;
 import farglass.matchup.Option;
 import farglass.matchup.Place;
 import farglass.plan.Approach;
+import farglass.plan.Assignment;
 import farglass.plan.Plan;
 import farglass.store.json.FormatException;
 import farglass.store.json.PlanJson;
@@ -39,6 +40,47 @@ class ApproachJsonTest {
         String old = text.substring(0, text.indexOf("\"approach\"")).stripTrailing();
         old = old.substring(0, old.length() - 1) + "}";
         assertThat(PlanJson.read(old).approach()).isEqualTo(Approach.USUAL);
+    }
+
+    private static final Plan PROMISED = Plan.empty("p", "Plan", "us", "them")
+            .open("collar drag")
+            .promise("f1", "collar grip within 10 s of every restart")
+            .save("calm")
+            .promise("", "no guard pull")
+            .approach(Approach.USUAL.emphasis(0.8));
+
+    @Test
+    void clausesAndLaidByStatesComeBackToo() throws Exception {
+        Plan back = PlanJson.read(PlanJson.write(PROMISED));
+        assertThat(back).isEqualTo(PROMISED);
+        assertThat(back.saved().get(0).approach()).isEqualTo(Approach.USUAL);
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "'\"id\" : \"c2\"', '\"id\" : \"second\"', second",
+        "'\"text\" : \"no guard pull\"', '\"text\" : 3', /conduct/1",
+        "'\"name\" : \"calm\"', '\"name\" : \" \"', /saved/0",
+        "'\"fork\" : \"f1\",', '', /conduct/0"
+    })
+    void aBrokenClauseIsNamed(String right, String wrong, String named) {
+        String text = PlanJson.write(PROMISED);
+        assertThat(text).contains(right);
+        assertThatThrownBy(() -> PlanJson.read(text.replace(right, wrong)))
+                .isInstanceOf(FormatException.class)
+                .hasMessageContaining(named);
+    }
+
+    @Test
+    void chancesToMeetComeBackAndMustBeChances() throws Exception {
+        Assignment a = Samples.assignment("a").chance("brisa-tolendt", 0.35);
+        String text = PlanJson.write(a);
+        assertThat(PlanJson.readAssignment(text)).isEqualTo(a);
+        assertThatThrownBy(() -> PlanJson.readAssignment(text.replace("0.35", "35")))
+                .isInstanceOf(FormatException.class)
+                .hasMessageContaining("/chances/brisa-tolendt");
+        String old = text.substring(0, text.lastIndexOf(",")) + "}";
+        assertThat(PlanJson.readAssignment(old)).isEqualTo(a.unweighted());
     }
 
     @ParameterizedTest

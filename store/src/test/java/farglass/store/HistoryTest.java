@@ -85,6 +85,18 @@ class HistoryTest {
     }
 
     @Test
+    void aRecordIsKeptFromOutsidersAndShownAgain() throws Exception {
+        try (Library l = open()) {
+            assertThat(l.apply(record.id(), new Edit.SetPrivate(false, true)).isPrivate())
+                    .isTrue();
+        }
+        try (Library l = open()) {
+            assertThat(l.match(record.id()).orElseThrow().isPrivate()).isTrue();
+            assertThat(l.undo(record.id()).orElseThrow()).isEqualTo(record);
+        }
+    }
+
+    @Test
     void whatIsSetIsReadAllAtOnce() throws Exception {
         try (Library l = open()) {
             l.set("b", "2");

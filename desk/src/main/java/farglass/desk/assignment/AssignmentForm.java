@@ -178,7 +178,8 @@ final class AssignmentForm extends VBox {
                 date.getValue(),
                 ruleset.getValue(),
                 attire.getValue(),
-                minutes.getValue());
+                minutes.getValue(),
+                a.chances());
         if (!next.equals(a)) {
             desk.save(next);
         }

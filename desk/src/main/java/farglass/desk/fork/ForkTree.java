@@ -10,6 +10,7 @@ import farglass.stats.Grade;
 import java.util.Comparator;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Set;
 import java.util.function.Consumer;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
@@ -17,6 +18,7 @@ import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Pane;
 import javafx.scene.layout.VBox;
+import javafx.scene.paint.Color;
 import javafx.scene.shape.CubicCurve;
 import javafx.scene.shape.StrokeLineCap;
 
@@ -31,6 +33,7 @@ public final class ForkTree extends Pane {
 
     private final Consumer<String> picked;
     private Map<String, Double> chances = Map.of();
+    private Set<String> drifts = Set.of();
     private double width = 184;
     private double height = 62;
 
@@ -40,11 +43,16 @@ public final class ForkTree extends Pane {
         setId("forks");
     }
 
-    /** How wide the way to a node is drawn: its chance, 0..1, by id; a node without one is drawn as usual. */
-    public void chances(Map<String, Double> byId) {
+    /**
+     * How wide the way to a node is drawn: its chance, 0..1, by id; a node without one is drawn as usual.
+     *
+     * @param noOnes ids of nodes that are neither ours nor theirs
+     */
+    public void chances(Map<String, Double> byId, Set<String> noOnes) {
         chances = Map.copyOf(byId);
-        width = 200;
-        height = 96;
+        drifts = Set.copyOf(noOnes);
+        width = 190;
+        height = 142;
     }
 
     /** @param selected id of the chosen node, or null */
@@ -94,8 +102,12 @@ public final class ForkTree extends Pane {
         Double chance = chances.get(next.id());
         c.setStrokeWidth(chance == null ? USUAL_WIDTH : Math.max(1.5, WIDEST * chance));
         c.setStrokeLineCap(StrokeLineCap.BUTT);
-        c.setStroke((next.ours() ? Look.OURS : Look.THEIRS).deriveColor(0, 1, 1, 0.35));
+        c.setStroke(colour(next).deriveColor(0, 1, 1, 0.35));
         return c;
+    }
+
+    private Color colour(Fork f) {
+        return drifts.contains(f.id()) ? Look.SOFT : f.ours() ? Look.OURS : Look.THEIRS;
     }
 
     private Button node(Fork f, boolean chosen) {
@@ -114,7 +126,7 @@ public final class ForkTree extends Pane {
             text.setPrefWidth(width - 24);
             text.setMinHeight(42);
             text.setMaxHeight(42);
-            note.setMinHeight(34);
+            note.setMinHeight(78);
             note.setPrefWidth(width - 24);
             note.setWrapText(true);
         }
@@ -130,7 +142,7 @@ public final class ForkTree extends Pane {
         node.setMinSize(width, height);
         node.setMaxSize(width, height);
         face.setPrefWidth(width - 24);
-        node.getStyleClass().addAll("fork", f.ours() ? "ours" : "theirs");
+        node.getStyleClass().addAll("fork", drifts.contains(f.id()) ? "drift" : f.ours() ? "ours" : "theirs");
         if (chosen) {
             node.getStyleClass().add("chosen");
         }

@@ -41,6 +41,8 @@ public final class MatchupStation implements Station, Keys.Bound {
     private final Keys keys = new Keys();
     private final VBox view;
     private final Pages pages = new Pages();
+    private final KnownPage known;
+    private final BracketPage bracket;
 
     /** @param toFilm shows the film station once a match has been opened */
     public MatchupStation(Desk desk, MeetingModel model, Runnable toFilm) {
@@ -52,6 +54,8 @@ public final class MatchupStation implements Station, Keys.Bound {
             toFilm.run();
         });
         this.detail = new ExchangeDetail(desk, model, clip);
+        this.known = new KnownPage(desk, model, clip);
+        this.bracket = new BracketPage(desk, model);
         chart.onPlay(clip::playAll);
         keys.on("F3", "matchup.keys.next", pages::next);
         view = layout(clip);
@@ -66,7 +70,9 @@ public final class MatchupStation implements Station, Keys.Bound {
         pages.add("matchup.exchanges", Pages.scroll(exchanges))
                 .add("matchup.chart", chart)
                 .add("matchup.deciding", Pages.scroll(deciding))
-                .add("matchup.style", Pages.scroll(style));
+                .add("matchup.style", Pages.scroll(style))
+                .add("matchup.known", Pages.scroll(known))
+                .add("matchup.bracket", bracket);
         VBox left = Ui.sheet(Words.of("matchup.meets"), pages.chips(), Ui.grow(pages.middle()));
         VBox right = new VBox(12, Ui.sheet(Words.of("profile.clip"), null, clip), Ui.grow(detail));
         right.setMinWidth(390);
@@ -142,6 +148,7 @@ public final class MatchupStation implements Station, Keys.Bound {
             deciding.getChildren().add(deciding(p, l, w));
         }
         fillChart(p);
+        known.fill();
     }
 
     /** "knee cut of Ansa from Brisa's lasso guard: a tenth more often +0.4, a tenth more surely +0.3". */

@@ -4,6 +4,7 @@ import farglass.desk.shell.Desk;
 import farglass.desk.shell.Words;
 import farglass.match.MatchRecord;
 import farglass.matchup.Exit;
+import farglass.matchup.KnownGame;
 import farglass.matchup.Meeting;
 import farglass.matchup.MeetingWriter;
 import farglass.matchup.Proposal;
@@ -38,6 +39,7 @@ public final class MeetingModel {
     private final ReadOnlyObjectWrapper<Proposal> proposal = new ReadOnlyObjectWrapper<>();
     private final ReadOnlyStringWrapper state = new ReadOnlyStringWrapper("");
     private Map<Exit.Key, Meeting.Ranges> ranges = Map.of();
+    private KnownGame known;
     private LibraryIndex index;
     private Meeting fitted;
     private Asked fittedFor;
@@ -60,7 +62,9 @@ public final class MeetingModel {
     /** A glance, or why there is none. */
     private record First(Meeting meeting, Solved.Glance glance, Map<Exit.Key, Meeting.Ranges> ranges) {}
 
-    private List<MatchRecord> records = List.of();
+    private record Whole(Proposal proposal, KnownGame known) {}
+
+    private volatile List<MatchRecord> records = List.of();
 
     public MeetingModel(Desk desk) {
         this.desk = desk;
@@ -94,7 +98,8 @@ public final class MeetingModel {
         }
         Ruleset rules = desk.rulesets().get().orUsual(a.ruleset(), a.date());
         // what was frozen changes nothing of what is worked out
-        return new Asked(records, a, p.them(), rules, p.approach().freeze(List.of()));
+        // nor do the chances to meet somebody else
+        return new Asked(records, a.unweighted(), p.them(), rules, p.approach().freeze(List.of()));
     }
 
     private void ask() {
@@ -129,13 +134,28 @@ public final class MeetingModel {
     private synchronized Meeting meeting(Asked a) {
         if (!a.sameFit(fittedFor)) {
             index = index.with(a.records());
-            fitted = fit(a, Filter.ALL.attire(a.assignment().attire()));
-            if (!fitted.enough() && a.assignment().attire() != null) {
-                fitted = fit(a, Filter.ALL);
-            }
+            fitted = widest(a);
             fittedFor = a;
         }
         return fitted.under(a.approach().settings().coarse(), a.approach().wishes());
+    }
+
+    /** Our athlete against somebody of the assignment, by the usual settings; takes a moment. May be called from any thread. */
+    Meeting against(String them) {
+        Assignment a = desk.assignment().get();
+        Ruleset rules = desk.rulesets().get().orUsual(a.ruleset(), a.date());
+        Asked asked = new Asked(records, a.unweighted(), them, rules, Approach.USUAL);
+        Meeting m;
+        synchronized (this) {
+            index = index.with(asked.records());
+            m = widest(asked);
+        }
+        return m;
+    }
+
+    private Meeting widest(Asked a) {
+        Meeting m = fit(a, Filter.ALL.attire(a.assignment().attire()));
+        return m.enough() || a.assignment().attire() == null ? m : fit(a, Filter.ALL);
     }
 
     private Meeting fit(Asked a, Filter filter) {
@@ -168,15 +188,22 @@ public final class MeetingModel {
         desk.background()
                 .compute(
                         "meeting-whole",
-                        () -> Proposal.of(f.meeting().solve(f.glance()), null),
-                        p -> wholeDone(p, mine),
+                        () -> new Whole(
+                                Proposal.of(f.meeting().solve(f.glance()), null),
+                                KnownGame.of(
+                                        index(),
+                                        f.meeting().question().us(),
+                                        f.meeting().question().filter())),
+                        whole -> wholeDone(whole, mine),
                         this::failed);
     }
 
-    private void wholeDone(Proposal p, long mine) {
+    private void wholeDone(Whole whole, long mine) {
         if (mine != round) {
             return;
         }
+        Proposal p = whole.proposal();
+        known = whole.known();
         proposal.set(p);
         state.set(Words.of("meeting.drawing"));
         desk.background().longWork(Words.of("meeting.draws"), (progress, cancelled) -> {
@@ -219,6 +246,11 @@ public final class MeetingModel {
     /** How well a figure is known; null when it is not known yet. */
     public Meeting.Ranges ranges(Exit e) {
         return ranges.get(e.key());
+    }
+
+    /** What film that anybody can watch shows of our athlete; null until there is a proposal. */
+    public KnownGame known() {
+        return known;
     }
 
     /** Facts of all records as of the last fit. */

@@ -1,5 +1,6 @@
 package farglass.desk.plan;
 
+import farglass.conduct.Clause;
 import farglass.desk.shell.Desk;
 import farglass.desk.shell.Words;
 import farglass.matchup.MeetingWriter;
@@ -12,6 +13,7 @@ import farglass.store.WholeFile;
 import farglass.store.json.PlanJson;
 import java.io.IOException;
 import java.nio.file.Path;
+import java.util.List;
 
 /** Writes the open plan to a file, in the background. */
 final class PlanExport {
@@ -40,7 +42,9 @@ final class PlanExport {
     /** The corner card; its name says the paper: one that ends in {@code -a4.pdf} is A4, any other A5. */
     void card(Path path, Proposal proposal, MeetingWriter writer) {
         String title = Words.of("plan.title", desk.nameOf(desk.plan().get().them()));
-        CornerCard card = new CornerCard(proposal, writer, title, occasion(), Words.of("care.page"));
+        List<String> clauses =
+                desk.plan().get().clauses().stream().map(Clause::text).toList();
+        CornerCard card = new CornerCard(proposal, writer, title, occasion(), Words.of("care.page"), clauses);
         CornerCard.Paper paper =
                 path.getFileName().toString().endsWith("-a4.pdf") ? CornerCard.Paper.A4 : CornerCard.Paper.A5;
         write(path, target -> card.write(target, paper));

@@ -55,12 +55,16 @@ public final class PlanStation implements Station, Keys.Bound {
     private final GuidePage guide;
     private final ScoreGrid grid;
     private final RestsPage rests;
+    private final OtherwisePage otherwise;
+    private final ConductPage conduct;
+    private final SavedPage saved;
     private final Pages pages = new Pages();
     private final VBox view;
     private String chosen;
     private boolean filling;
 
-    public PlanStation(Desk desk, MeetingModel model) {
+    /** @param toFilm shows the film station once a match has been opened */
+    public PlanStation(Desk desk, MeetingModel model, Runnable toFilm) {
         this.desk = desk;
         this.model = model;
         this.dials = new Dials(desk);
@@ -68,6 +72,12 @@ public final class PlanStation implements Station, Keys.Bound {
         this.guide = new GuidePage(desk, model);
         this.grid = new ScoreGrid(model);
         this.rests = new RestsPage(desk, model);
+        this.otherwise = new OtherwisePage(desk, model);
+        this.conduct = new ConductPage(desk, model, match -> {
+            desk.openMatch(match);
+            toFilm.run();
+        });
+        this.saved = new SavedPage(desk, model);
         keys.on("Ctrl+Z", "keys.undo", () -> desk.stepPlan(-1))
                 .on("Ctrl+Shift+Z", "keys.redo", () -> desk.stepPlan(1))
                 .on("Ctrl+P", "plan.pdf", this::choosePdf)
@@ -120,7 +130,10 @@ public final class PlanStation implements Station, Keys.Bound {
                 .add("plan.page.proposed", proposed)
                 .add("plan.page.guide", Pages.scroll(guide))
                 .add("plan.page.grid", Pages.scroll(grid))
-                .add("plan.page.rests", Pages.scroll(rests));
+                .add("plan.page.rests", Pages.scroll(rests))
+                .add("plan.page.otherwise", Pages.scroll(otherwise))
+                .add("plan.page.conduct", conduct)
+                .add("plan.page.saved", Pages.scroll(saved));
         VBox left = Ui.sheet(Words.of("plan.forks"), pages.chips(), Ui.grow(pages.middle()));
         ScrollPane list = new ScrollPane(pinned);
         list.setFitToWidth(true);
@@ -158,6 +171,8 @@ public final class PlanStation implements Station, Keys.Bound {
         guide.fill();
         grid.fill();
         rests.fill();
+        otherwise.fill();
+        saved.fill();
     }
 
     private Node editor() {
@@ -246,6 +261,8 @@ public final class PlanStation implements Station, Keys.Bound {
         tree.show(p, chosen);
         dials.show(p);
         rests.fill();
+        conduct.fill();
+        saved.fill();
         fillPinned(p);
         fillEditor(p);
         weak.setText(weakness(p));
@@ -328,6 +345,10 @@ public final class PlanStation implements Station, Keys.Bound {
                 node.isEmpty() ? "plan.next.open" : node.get().ours() ? "plan.next.theirs" : "plan.next.ours"));
         restsOn.getChildren().clear();
         node.ifPresent(f -> f.claims().forEach(c -> restsOn.getChildren().add(row(c, false))));
+        p.clauses().stream()
+                .filter(c -> node.isPresent() && c.fork().equals(node.get().id()))
+                .forEach(c -> restsOn.getChildren()
+                        .add(Ui.label(Words.of("plan.conduct.beside", c.text()), "pinned-sentence")));
         if (node.isPresent() && node.get().claims().isEmpty()) {
             restsOn.getChildren().add(Ui.label(Words.of("plan.no-claim"), "soft"));
         }

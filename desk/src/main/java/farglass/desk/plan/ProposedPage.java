@@ -36,8 +36,8 @@ final class ProposedPage extends VBox {
             getChildren().add(Ui.empty(Words.of("plan.proposed.none")));
             return;
         }
-        proposed = ProposedForks.of(p, model.writer());
-        tree.chances(proposed.chances());
+        proposed = ProposedForks.of(p, model.writer(), model.known());
+        tree.chances(proposed.chances(), proposed.drifts());
         Plan plan = desk.plan().get();
         tree.show(
                 new Plan(plan.id(), plan.title(), plan.us(), plan.them(), List.of(), List.of(proposed.root()), ""),

@@ -106,10 +106,18 @@ public final class Desk implements AutoCloseable {
                 .ifPresent(open::set);
     }
 
+    private static String planId(Assignment a, String them) {
+        return a.id() + "." + them;
+    }
+
     private void choosePlan() {
         Assignment a = assignment.get();
         if (a == null) {
             plan.set(null);
+            return;
+        }
+        Plan now = plan.get();
+        if (now != null && a.opponents().contains(now.them()) && now.id().equals(planId(a, now.them()))) {
             return;
         }
         String them = a.opponents().isEmpty() ? "" : a.opponents().get(0);
@@ -119,7 +127,7 @@ public final class Desk implements AutoCloseable {
     /** Opens the plan against an opponent of the assignment; an empty one is made when there is none. */
     public void openPlan(String them) {
         Assignment a = assignment.get();
-        String id = a.id() + "." + them;
+        String id = planId(a, them);
         try {
             plan.set(library.plans().stream()
                     .filter(p -> p.id().equals(id))

@@ -24,6 +24,7 @@ public final class Pages {
         ToggleButton chip = new ToggleButton(Words.of(key));
         chip.setId(key.replace('.', '-'));
         chip.getStyleClass().add("chip");
+        chip.setMinWidth(javafx.scene.layout.Region.USE_PREF_SIZE);
         chip.setToggleGroup(group);
         chip.selectedProperty().addListener((o, was, is) -> {
             if (is) {

@@ -48,7 +48,7 @@ public final class Shell {
         stations.add(new ProfileStation(desk, () -> go(film)));
         MeetingModel meeting = new MeetingModel(desk);
         stations.add(new MatchupStation(desk, meeting, () -> go(film)));
-        stations.add(new PlanStation(desk, meeting));
+        stations.add(new PlanStation(desk, meeting, () -> go(film)));
         root.setId("shell");
         rail.getStyleClass().add("rail");
         rail.getChildren().add(Ui.label(Words.of("app.rail"), "rail-title"));

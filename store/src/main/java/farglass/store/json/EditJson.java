@@ -68,6 +68,10 @@ public final class EditJson {
             m.put("edit", "kind");
             m.put("before", k.before().code());
             m.put("after", k.after().code());
+        } else if (edit instanceof Edit.SetPrivate p) {
+            m.put("edit", "private");
+            m.put("before", p.before());
+            m.put("after", p.after());
         } else if (edit instanceof Edit.Batch b) {
             m.put("edit", "batch");
             List<Object> parts = new ArrayList<>();
@@ -103,6 +107,7 @@ public final class EditJson {
                 yield new Edit.SetFilms(before, whole(f, "after").films());
             }
             case "kind" -> new Edit.SetKind(kind(f, "before"), kind(f, "after"));
+            case "private" -> new Edit.SetPrivate(needFlag(f, "before"), needFlag(f, "after"));
             case "batch" -> {
                 List<Edit> edits = new ArrayList<>();
                 for (int i = 0; i < f.need("edits").size(); i++) {
@@ -112,6 +117,11 @@ public final class EditJson {
             }
             default -> throw f.error("edit", "\"" + kind + "\" is not a known edit");
         };
+    }
+
+    private static boolean needFlag(Fields f, String field) throws FormatException {
+        f.need(field);
+        return f.flag(field);
     }
 
     private static RecordKind kind(Fields f, String field) throws FormatException {

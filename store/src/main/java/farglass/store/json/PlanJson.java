@@ -3,12 +3,14 @@ package farglass.store.json;
 import com.fasterxml.jackson.core.JsonProcessingException;
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.ObjectMapper;
+import farglass.conduct.Clause;
 import farglass.plan.Assignment;
 import farglass.plan.Fork;
 import farglass.plan.Judgement;
 import farglass.plan.OwnClaim;
 import farglass.plan.PinnedClaim;
 import farglass.plan.Plan;
+import farglass.plan.Saved;
 import farglass.stats.Grade;
 import farglass.stats.TagRef;
 import java.time.LocalDate;
@@ -18,6 +20,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.TreeMap;
 
 /** Plans made by hand ({@code farglass.plan/1}) and assignments ({@code farglass.assignment/1}). */
 public final class PlanJson {
@@ -40,6 +43,8 @@ public final class PlanJson {
         m.put("judgements", p.judgements().stream().map(PlanJson::judgement).toList());
         m.put("ownClaims", p.own().stream().map(PlanJson::own).toList());
         m.put("approach", ApproachJson.write(p.approach()));
+        m.put("conduct", p.clauses().stream().map(PlanJson::clause).toList());
+        m.put("saved", p.saved().stream().map(PlanJson::saved).toList());
         return text(m);
     }
 
@@ -85,6 +90,46 @@ public final class PlanJson {
                         .map(t -> Map.of("match", t.match(), "tag", t.tag()))
                         .toList());
         return m;
+    }
+
+    private static Map<String, Object> clause(Clause c) {
+        Map<String, Object> m = new LinkedHashMap<>();
+        m.put("id", c.id());
+        m.put("fork", c.fork());
+        m.put("text", c.text());
+        return m;
+    }
+
+    private static Map<String, Object> saved(Saved s) {
+        Map<String, Object> m = new LinkedHashMap<>();
+        m.put("name", s.name());
+        m.put("tree", s.openings().stream().map(PlanJson::fork).toList());
+        m.put("approach", ApproachJson.write(s.approach()));
+        return m;
+    }
+
+    private static List<Clause> clauses(Fields f) throws FormatException {
+        List<Clause> list = new ArrayList<>();
+        for (Fields c : optional(f, "conduct")) {
+            try {
+                list.add(new Clause(c.needText("id"), c.needText("fork"), c.needText("text")));
+            } catch (IllegalArgumentException e) {
+                throw c.error("id", e.getMessage());
+            }
+        }
+        return list;
+    }
+
+    private static List<Saved> saved(Fields f) throws FormatException {
+        List<Saved> list = new ArrayList<>();
+        for (Fields s : optional(f, "saved")) {
+            try {
+                list.add(new Saved(s.needText("name"), forks(s, "tree"), ApproachJson.read(s)));
+            } catch (IllegalArgumentException e) {
+                throw s.error("name", e.getMessage());
+            }
+        }
+        return list;
     }
 
     /** Older plans have none. */
@@ -157,7 +202,9 @@ public final class PlanJson {
                 remarks == null ? "" : remarks,
                 judgements(f),
                 ownClaims(f),
-                ApproachJson.read(f));
+                ApproachJson.read(f),
+                clauses(f),
+                saved(f));
     }
 
     private static List<PinnedClaim> claims(Fields f, String field) throws FormatException {
@@ -221,7 +268,21 @@ public final class PlanJson {
         m.put("ruleset", a.ruleset());
         m.put("attire", a.attire());
         m.put("minutes", a.minutes());
+        m.put("chances", new TreeMap<>(a.chances()));
         return text(m);
+    }
+
+    /** Older assignments have none. */
+    private static Map<String, Double> chances(Fields f) throws FormatException {
+        Map<String, Double> chances = new LinkedHashMap<>();
+        JsonNode node = f.get("chances");
+        if (node != null) {
+            Fields c = Fields.of(node, f.path("chances"));
+            for (Map.Entry<String, JsonNode> e : node.properties()) {
+                chances.put(e.getKey(), c.number(e.getKey(), 0, 1));
+            }
+        }
+        return chances;
     }
 
     public static Assignment readAssignment(String document) throws FormatException {
@@ -239,7 +300,8 @@ public final class PlanJson {
                     date == null ? null : LocalDate.parse(date),
                     f.text("ruleset"),
                     f.text("attire"),
-                    f.integer("minutes", 1, 600));
+                    f.integer("minutes", 1, 600),
+                    chances(f));
         } catch (DateTimeParseException e) {
             throw f.error("date", "\"" + date + "\" is not a date like 2031-04-12");
         }

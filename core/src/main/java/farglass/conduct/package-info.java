@@ -1,0 +1,2 @@
+/** Clauses of conduct: promises about how to fight that film can answer, read from one line of text and counted in a record. */
+package farglass.conduct;
