@@ -32,6 +32,10 @@ final class CommandFactory implements CommandLine.IFactory {
             made = new CheckCommand(output);
         } else if (type == AgreeCommand.class) {
             made = new AgreeCommand(output);
+        } else if (type == CampCommand.class) {
+            made = new CampCommand(output);
+        } else if (type == DebriefCommand.class) {
+            made = new DebriefCommand(output);
         } else if (type == FilmCommand.class) {
             made = new FilmCommand(output);
         } else {

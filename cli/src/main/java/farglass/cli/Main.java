@@ -17,6 +17,8 @@ import picocli.CommandLine.Command;
             ScoreCommand.class,
             CheckCommand.class,
             AgreeCommand.class,
+            CampCommand.class,
+            DebriefCommand.class,
             ImportCommand.class,
             ExportCommand.class,
             FilmCommand.class

@@ -1,18 +1,11 @@
 package farglass.conduct;
 
-import farglass.lexicon.Grip;
 import farglass.lexicon.Lexicon;
-import farglass.lexicon.Position;
-import farglass.lexicon.Technique;
-import farglass.lexicon.Term;
-import java.util.ArrayList;
-import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
-import java.util.Set;
+import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
-import java.util.stream.Collectors;
 
 /**
  * Reads a clause out of one line: {@code A within 10 s of B}, {@code A at most 2 s at a time}, {@code no A with B},
@@ -27,7 +20,6 @@ public final class ClauseReader {
     private static final Pattern ONLY = Pattern.compile("(?:no|never) (.+?) (without|with|while) (.+)");
     private static final Pattern MANY = Pattern.compile("at (least|most) (\\d+) (.+)");
     private static final Pattern NONE = Pattern.compile("(?:no|never) (.+)");
-    private static final Set<String> RESTARTS = Set.of("restart", "start", "restart of the match");
     /** Words that say nothing of their own here. */
     private static final Pattern FILLING = Pattern.compile("\\b(?:a|an|the|begun|begins|on|held|grip on|in place)\\b");
 
@@ -135,65 +127,11 @@ public final class ClauseReader {
             }
         }
         boolean ours = whose == null || whose;
-        for (String word : forms(words)) {
-            Sight s = RESTARTS.contains(word)
-                    ? new Sight(Sight.Kind.RESTART, true, Set.of(), typed)
-                    : named(word, ours, typed);
-            if (s != null) {
-                return s;
-            }
+        Optional<Sight> s = SightReader.whole(words, ours, typed, lexicon);
+        if (s.isPresent()) {
+            return s.get();
         }
         unknown = unknown == null ? words : unknown;
         return null;
-    }
-
-    private Sight named(String word, boolean ours, String typed) {
-        Set<String> family = lexicon.families().stream()
-                .filter(f -> Lexicon.normal(f.code()).equals(word)
-                        || Lexicon.normal(f.name()).equals(word))
-                .flatMap(f ->
-                        lexicon.techniques().stream().filter(t -> t.family().equals(f.code())))
-                .map(Technique::code)
-                .collect(Collectors.toCollection(LinkedHashSet::new));
-        if (!family.isEmpty() && !word.equals("grip")) {
-            return new Sight(Sight.Kind.ACTION, ours, family, typed);
-        }
-        List<Term> terms = lexicon.lookUp(word);
-        Set<String> grips = codes(terms, Grip.class);
-        // "collar" and "sleeve" are words of several grips, all of which are meant
-        lexicon.grips().stream()
-                .filter(g -> g.code().startsWith(word + "-") || (word + "s").equals(g.code()))
-                .forEach(g -> grips.add(g.code()));
-        Set<String> techniques = codes(terms, Technique.class);
-        Set<String> positions = codes(terms, Position.class);
-        String fact = word.replace(' ', '-');
-        if (!techniques.isEmpty()) {
-            return new Sight(Sight.Kind.ACTION, ours, techniques, typed);
-        }
-        if (!positions.isEmpty()) {
-            return new Sight(Sight.Kind.PLACE, ours, positions, typed);
-        }
-        if (!grips.isEmpty()) {
-            return new Sight(Sight.Kind.GRIP, ours, grips, typed);
-        }
-        return lexicon.facts().contains(fact) ? new Sight(Sight.Kind.FACT, ours, Set.of(fact), typed) : null;
-    }
-
-    private static Set<String> codes(List<Term> terms, Class<? extends Term> type) {
-        return terms.stream()
-                .filter(type::isInstance)
-                .map(Term::code)
-                .collect(Collectors.toCollection(LinkedHashSet::new));
-    }
-
-    /** As typed, without plural, without the word grip or "on one's back" at the end. */
-    private static List<String> forms(String typed) {
-        List<String> forms = new ArrayList<>(List.of(typed));
-        for (String end : List.of("es", "s", " grip", " grips", " back", " our back", " his back", " her back")) {
-            if (typed.endsWith(end) && typed.length() > end.length() + 2) {
-                forms.add(typed.substring(0, typed.length() - end.length()));
-            }
-        }
-        return forms;
     }
 }

@@ -178,7 +178,8 @@ public final class Lexicon {
 
     /** Family of a technique, or {@code other} when it is not in the lexicon. */
     public String familyOf(String technique) {
-        return technique(technique).map(Technique::family).orElse("other");
+        Technique known = techniques.get(technique);
+        return known == null ? "other" : known.family();
     }
 
     public Collection<Position> positions() {

@@ -12,6 +12,7 @@ import farglass.rules.Score;
 import farglass.rules.Scoring;
 import farglass.time.MatchTime;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
@@ -34,8 +35,10 @@ public final class FullSimulator {
     private final Policy policy;
     private final Lexicon lexicon;
     private final MatchRecord.Details details;
-    /** All that happens a minute, by place and option. */
-    private final double[][] totals;
+    /** By place and option. */
+    private final Race[][] races;
+    /** The tag of every place, at the beginning of a match. */
+    private final Tag.Position[] places;
 
     /**
      * @param policy null for the natural mix
@@ -46,24 +49,59 @@ public final class FullSimulator {
         this.model = programme.model();
         this.policy = policy;
         this.lexicon = model.groups().lexicon();
-        this.totals = new double[model.places().size()][];
-        for (int p = 0; p < totals.length; p++) {
-            totals[p] = new double[programme.own[p].size()];
-            for (int x = 0; x < totals[p].length; x++) {
-                totals[p][x] = total(p, x);
+        this.races = new Race[model.places().size()][];
+        this.places = new Tag.Position[races.length];
+        for (int p = 0; p < races.length; p++) {
+            races[p] = new Race[programme.own[p].size()];
+            for (int x = 0; x < races[p].length; x++) {
+                races[p][x] = race(p, x);
             }
+            places[p] = tag(model.places().get(p));
         }
         this.details = new MatchRecord.Details(
                 null, "simulated", null, null, null, model.rules().code(), model.horizonMs(), a, b, null);
     }
 
-    private double total(int s, int x) {
+    /**
+     * All that can happen in a place under an option, the most frequent first.
+     *
+     * @param until running sums of rates a minute, the last of them the total
+     * @param ways null for a stalling call
+     * @param by who acts; null for nobody
+     */
+    private record Race(double[] until, Model.Way[] ways, Corner[] by) {
+        double total() {
+            return until[until.length - 1];
+        }
+    }
+
+    private record Runner(double rate, Model.Way way, Corner by) {}
+
+    private Race race(int s, int x) {
         Options o = programme.own[s];
         boolean hold = x > 0 && x == o.hold;
-        return o.total * (hold ? programme.settings().h1() : 1)
-                + (hold ? programme.settings().h2() : 1) * programme.their[s].total
-                + model.drift(s).stream().mapToDouble(Model.Way::rate).sum()
-                + (hold ? programme.calls[s] : 0);
+        List<Runner> runners = new ArrayList<>();
+        for (int i = 0; i < model.own(s).size(); i++) {
+            Model.Way w = model.own(s).get(i);
+            runners.add(new Runner(o.others[x] * w.rate() + (i == o.way[x] ? o.gain[x] : 0), w, Corner.A));
+        }
+        double slowed = hold ? programme.settings().h2() : 1;
+        model.theirs(s).forEach(w -> runners.add(new Runner(slowed * w.rate(), w, Corner.B)));
+        model.drift(s).forEach(w -> runners.add(new Runner(w.rate(), w, null)));
+        if (hold || runners.isEmpty()) {
+            runners.add(new Runner(hold ? programme.calls[s] : 0, null, null));
+        }
+        runners.sort(Comparator.comparingDouble(r -> -r.rate()));
+        double[] until = new double[runners.size()];
+        double sum = 0;
+        for (int i = 0; i < until.length; i++) {
+            sum += runners.get(i).rate();
+            until[i] = sum;
+        }
+        return new Race(
+                until,
+                runners.stream().map(Runner::way).toArray(Model.Way[]::new),
+                runners.stream().map(Runner::by).toArray(Corner[]::new));
     }
 
     /** Plays and scores matches; each has a stream of its own. */
@@ -137,18 +175,17 @@ public final class FullSimulator {
             return MatchRecord.of(id, details, List.of(), tags);
         }
 
-        private int option(int step) {
-            return policy == null ? 0 : policy.get(step, programme.grid.cell(s, calls, advantages, points));
-        }
-
         /** One attempt or change; false when the match is over. */
         private boolean event(long end) {
             double left = exponential.sample();
             int step = programme.stepAt(now);
+            int cell = programme.grid.cell(s, calls, advantages, points);
             long stepMs = programme.settings().stepMs();
             double t = now;
+            Race race;
             while (true) {
-                double rate = totals[s][option(step)] / MINUTE_MS;
+                race = races[s][policy == null ? 0 : policy.get(step, cell)];
+                double rate = race.total() / MINUTE_MS;
                 double boundary = (step + 1.0) * stepMs;
                 if (left < rate * (boundary - t)) {
                     t += left / rate;
@@ -167,37 +204,31 @@ public final class FullSimulator {
                 now = end;
                 return false;
             }
-            return happen(option(step));
+            return happen(race);
         }
 
-        private boolean happen(int x) {
-            Options o = programme.own[s];
-            boolean hold = x > 0 && x == o.hold;
-            double pick = rng.nextDouble() * totals[s][x];
-            List<Model.Way> mine = model.own(s);
-            for (int i = 0; i < mine.size(); i++) {
-                pick -= o.others[x] * mine.get(i).rate() + (i == o.way[x] ? o.gain[x] : 0);
-                if (pick < 0) {
-                    return attempt(mine.get(i), Corner.A);
-                }
+        private boolean happen(Race race) {
+            double pick = rng.nextDouble() * race.total();
+            int i = 0;
+            while (i < race.until().length - 1 && race.until()[i] <= pick) {
+                i++;
             }
-            for (Model.Way w : model.theirs(s)) {
-                pick -= (hold ? programme.settings().h2() : 1) * w.rate();
-                if (pick < 0) {
-                    return attempt(w, Corner.B);
-                }
+            Model.Way w = race.ways()[i];
+            if (w == null) {
+                return called();
             }
-            for (Model.Way w : model.drift(s)) {
-                pick -= w.rate();
-                if (pick < 0) {
-                    Model.Branch b = branch(w);
-                    if (b != null) {
-                        arrive(b);
-                    }
-                    return true;
-                }
+            if (race.by()[i] != null) {
+                return attempt(w, race.by()[i]);
             }
-            // a stalling call
+            Model.Branch b = branch(w);
+            if (b != null) {
+                arrive(b);
+            }
+            return true;
+        }
+
+        /** A stalling call. */
+        private boolean called() {
             tags.add(new Tag.Call(
                     MatchTime.ofMs(now), CallKind.PENALTY, Corner.A, null, true, null, "stalling", name()));
             String effect = programme.grid.nextCall(calls);
@@ -274,11 +305,25 @@ public final class FullSimulator {
 
         private void place(int to) {
             s = to;
-            Place p = model.places().get(to);
-            Corner ahead = p.standing() > 0 ? Corner.A : p.standing() < 0 ? Corner.B : null;
-            Corner guard = ahead != null && model.groups().guard(p.group()) ? ahead.other() : null;
+            Tag.Position p = places[to];
             tags.add(new Tag.Position(
-                    MatchTime.ofMs(now), p.group(), ahead, guard, null, null, null, null, null, null, name()));
+                    MatchTime.ofMs(now),
+                    p.position(),
+                    p.holder(),
+                    p.guard(),
+                    null,
+                    null,
+                    null,
+                    null,
+                    null,
+                    null,
+                    name()));
         }
+    }
+
+    private Tag.Position tag(Place p) {
+        Corner ahead = p.standing() > 0 ? Corner.A : p.standing() < 0 ? Corner.B : null;
+        Corner guard = ahead != null && model.groups().guard(p.group()) ? ahead.other() : null;
+        return Tag.Position.of(MatchTime.ZERO, p.group(), ahead, guard);
     }
 }

@@ -20,7 +20,7 @@ public record Place(String group, int standing, boolean paid) implements Compara
         return new Place(group, -standing, paid);
     }
 
-    Place paid(boolean now) {
+    public Place paid(boolean now) {
         return new Place(group, standing, now);
     }
 

@@ -1,5 +1,6 @@
 package farglass.plan;
 
+import farglass.camp.Camp;
 import farglass.conduct.Clause;
 import farglass.stats.TagRef;
 import java.util.ArrayList;
@@ -20,6 +21,7 @@ import java.util.function.UnaryOperator;
  * @param approach how it is computed, and what was forecast
  * @param clauses of conduct
  * @param saved earlier states laid by for comparison
+ * @param camp how the plan is trained, and what training has shown
  */
 public record Plan(
         String id,
@@ -33,7 +35,8 @@ public record Plan(
         List<OwnClaim> own,
         Approach approach,
         List<Clause> clauses,
-        List<Saved> saved) {
+        List<Saved> saved,
+        Camp camp) {
     public Plan {
         pinned = List.copyOf(pinned);
         openings = List.copyOf(openings);
@@ -63,7 +66,8 @@ public record Plan(
                 List.of(),
                 Approach.USUAL,
                 List.of(),
-                List.of());
+                List.of(),
+                Camp.USUAL);
     }
 
     public static Plan empty(String id, String title, String us, String them) {
@@ -74,7 +78,7 @@ public record Plan(
         List<PinnedClaim> list = new ArrayList<>(pinned);
         list.removeIf(c -> c.sameAs(claim));
         list.add(claim);
-        return new Plan(id, title, us, them, list, openings, remarks, judgements, own, approach, clauses, saved);
+        return new Plan(id, title, us, them, list, openings, remarks, judgements, own, approach, clauses, saved, camp);
     }
 
     public Plan unpin(PinnedClaim claim) {
@@ -90,7 +94,8 @@ public record Plan(
                 own,
                 approach,
                 clauses,
-                saved);
+                saved,
+                camp);
     }
 
     public boolean isPinned(String athlete, String claim) {
@@ -112,7 +117,7 @@ public record Plan(
         if (!j.empty()) {
             list.add(j);
         }
-        return new Plan(id, title, us, them, pinned, openings, remarks, list, own, approach, clauses, saved);
+        return new Plan(id, title, us, them, pinned, openings, remarks, list, own, approach, clauses, saved, camp);
     }
 
     /** Adds a claim in own words. */
@@ -125,17 +130,19 @@ public record Plan(
                         .orElse(0);
         List<OwnClaim> list = new ArrayList<>(own);
         list.add(new OwnClaim("own." + number, athlete, sentence.strip(), tags));
-        return new Plan(id, title, us, them, pinned, openings, remarks, judgements, list, approach, clauses, saved);
+        return new Plan(
+                id, title, us, them, pinned, openings, remarks, judgements, list, approach, clauses, saved, camp);
     }
 
     /** Without one of the claims in own words. */
     public Plan withdraw(String ownClaim) {
         List<OwnClaim> list = own.stream().filter(o -> !o.id().equals(ownClaim)).toList();
-        return new Plan(id, title, us, them, pinned, openings, remarks, judgements, list, approach, clauses, saved);
+        return new Plan(
+                id, title, us, them, pinned, openings, remarks, judgements, list, approach, clauses, saved, camp);
     }
 
     public Plan approach(Approach next) {
-        return new Plan(id, title, us, them, pinned, openings, remarks, judgements, own, next, clauses, saved);
+        return new Plan(id, title, us, them, pinned, openings, remarks, judgements, own, next, clauses, saved, camp);
     }
 
     /** With a whole tree as a new opening, its nodes numbered anew. */
@@ -143,7 +150,7 @@ public record Plan(
         int[] free = {openings.stream().mapToInt(Fork::highestId).max().orElse(0)};
         List<Fork> list = new ArrayList<>(openings);
         list.add(tree.numbered(() -> "f" + ++free[0]));
-        return new Plan(id, title, us, them, pinned, list, remarks, judgements, own, approach, clauses, saved);
+        return new Plan(id, title, us, them, pinned, list, remarks, judgements, own, approach, clauses, saved, camp);
     }
 
     /** Adds a clause beside a fork; an empty fork means the whole match. */
@@ -158,13 +165,18 @@ public record Plan(
         return clauses(list);
     }
 
+    public Plan camp(Camp next) {
+        return new Plan(
+                id, title, us, them, pinned, openings, remarks, judgements, own, approach, clauses, saved, next);
+    }
+
     /** Without a clause. */
     public Plan release(String clause) {
         return clauses(clauses.stream().filter(c -> !c.id().equals(clause)).toList());
     }
 
     private Plan clauses(List<Clause> list) {
-        return new Plan(id, title, us, them, pinned, openings, remarks, judgements, own, approach, list, saved);
+        return new Plan(id, title, us, them, pinned, openings, remarks, judgements, own, approach, list, saved, camp);
     }
 
     /** Lays the present state by under a name, in place of an earlier one of that name. */
@@ -182,7 +194,19 @@ public record Plan(
     /** Goes back to a state that was laid by. */
     public Plan restore(Saved s) {
         return new Plan(
-                id, title, us, them, pinned, s.openings(), remarks, judgements, own, s.approach(), clauses, saved);
+                id,
+                title,
+                us,
+                them,
+                pinned,
+                s.openings(),
+                remarks,
+                judgements,
+                own,
+                s.approach(),
+                clauses,
+                saved,
+                camp);
     }
 
     private List<Saved> without(String name) {
@@ -190,22 +214,22 @@ public record Plan(
     }
 
     private Plan saved(List<Saved> list) {
-        return new Plan(id, title, us, them, pinned, openings, remarks, judgements, own, approach, clauses, list);
+        return new Plan(id, title, us, them, pinned, openings, remarks, judgements, own, approach, clauses, list, camp);
     }
 
     public Plan title(String text) {
-        return new Plan(id, text, us, them, pinned, openings, remarks, judgements, own, approach, clauses, saved);
+        return new Plan(id, text, us, them, pinned, openings, remarks, judgements, own, approach, clauses, saved, camp);
     }
 
     public Plan remarks(String text) {
-        return new Plan(id, title, us, them, pinned, openings, text, judgements, own, approach, clauses, saved);
+        return new Plan(id, title, us, them, pinned, openings, text, judgements, own, approach, clauses, saved, camp);
     }
 
     /** Adds a first action of ours. */
     public Plan open(String text) {
         List<Fork> list = new ArrayList<>(openings);
         list.add(Fork.of(freeId(), true, text));
-        return new Plan(id, title, us, them, pinned, list, remarks, judgements, own, approach, clauses, saved);
+        return new Plan(id, title, us, them, pinned, list, remarks, judgements, own, approach, clauses, saved, camp);
     }
 
     /** Adds what follows a node: their answer after ours, ours after theirs. */
@@ -227,7 +251,8 @@ public record Plan(
                 own,
                 approach,
                 clauses,
-                saved);
+                saved,
+                camp);
     }
 
     /** Without a node and all that follows it. */
@@ -247,7 +272,8 @@ public record Plan(
                 own,
                 approach,
                 clauses,
-                saved);
+                saved,
+                camp);
     }
 
     public Optional<Fork> find(String fork) {

@@ -95,13 +95,15 @@ public final class Scoring {
         if (record.kind() != RecordKind.MATCH) {
             return Optional.empty();
         }
-        return record.tags().stream()
-                .filter(Tag.Action.class::isInstance)
-                .map(Tag.Action.class::cast)
-                .filter(a -> lexicon.familyOf(a.technique()).equals("submission"))
-                .filter(a -> a.completed()
-                        || a.outcome() == null && Integer.valueOf(4).equals(a.reached()))
-                .findFirst();
+        for (Tag tag : record.tags()) {
+            if (tag instanceof Tag.Action a
+                    && (a.completed()
+                            || a.outcome() == null && Integer.valueOf(4).equals(a.reached()))
+                    && lexicon.familyOf(a.technique()).equals("submission")) {
+                return Optional.of(a);
+            }
+        }
+        return Optional.empty();
     }
 
     private long end(Optional<Tag.Action> finish) {

@@ -44,6 +44,7 @@ public final class PlanJson {
         m.put("ownClaims", p.own().stream().map(PlanJson::own).toList());
         m.put("approach", ApproachJson.write(p.approach()));
         m.put("conduct", p.clauses().stream().map(PlanJson::clause).toList());
+        m.put("camp", CampJson.write(p.camp()));
         m.put("saved", p.saved().stream().map(PlanJson::saved).toList());
         return text(m);
     }
@@ -204,7 +205,8 @@ public final class PlanJson {
                 ownClaims(f),
                 ApproachJson.read(f),
                 clauses(f),
-                saved(f));
+                saved(f),
+                CampJson.read(f));
     }
 
     private static List<PinnedClaim> claims(Fields f, String field) throws FormatException {

@@ -19,6 +19,8 @@ import java.util.TreeMap;
 
 /** A computed plan as an open document ({@code farglass.proposal/1}). */
 public final class ProposalJson {
+    static final String FORMAT = "farglass.proposal/1";
+
     private static final int LOWEST_SCORE = -7;
     private static final long ROW_MS = 30_000;
 
@@ -35,7 +37,7 @@ public final class ProposalJson {
     public Map<String, Object> document(long seed) {
         Meeting.Question q = solved.meeting().question();
         Map<String, Object> m = new LinkedHashMap<>();
-        m.put("format", "farglass.proposal/1");
+        m.put("format", FORMAT);
         m.put("us", q.us());
         m.put("them", q.them());
         m.put("ruleset", q.rules().code());
@@ -185,6 +187,7 @@ public final class ProposalJson {
                 "state", n.place().key(),
                 "place", writer.place(n.place()),
                 "by", writer.way(n),
+                "actor", n.ours() == null ? null : n.ours() ? "us" : "them",
                 "technique", n.technique(),
                 "chance", n.chance(),
                 "won", n.won(),

@@ -1,0 +1,2 @@
+/** From the plan to the mat: minutes for skills, a calendar of rounds, a card for each, and what training has shown. */
+package farglass.camp;

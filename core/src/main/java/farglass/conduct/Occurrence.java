@@ -1,0 +1,32 @@
+package farglass.conduct;
+
+import farglass.lexicon.Lexicon;
+import farglass.match.Corner;
+import farglass.match.MatchRecord;
+import farglass.time.MatchTime;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * A moment at which something that words name is seen.
+ *
+ * @param tag index of the tag that shows it
+ */
+public record Occurrence(int tag, MatchTime t) {
+    /** What a sentence speaks of first that film can show; empty when it speaks of nothing of the kind. */
+    public static Optional<Sight> named(String sentence, boolean ours, Lexicon lexicon) {
+        return SightReader.in(sentence, ours, lexicon);
+    }
+
+    /** Everywhere in a record, in the order of time. */
+    public static List<Occurrence> of(Sight s, MatchRecord record, Corner us, Lexicon lexicon) {
+        return s.in(Watched.of(record, us, lexicon)).stream()
+                .map(x -> new Occurrence(x.tag(), x.from()))
+                .toList();
+    }
+
+    /** Whether anybody tagged such things in a record at all. */
+    public static boolean lookedFor(Sight s, MatchRecord record, Corner us, Lexicon lexicon) {
+        return s.lookedFor(Watched.of(record, us, lexicon));
+    }
+}

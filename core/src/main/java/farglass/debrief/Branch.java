@@ -1,0 +1,28 @@
+package farglass.debrief;
+
+import farglass.conduct.Occurrence;
+import farglass.conduct.Sight;
+import farglass.lexicon.Lexicon;
+import farglass.plan.Fork;
+import java.util.List;
+
+/**
+ * A fork of a plan with what film can show of it.
+ *
+ * @param id of the fork
+ * @param sight null when its words name nothing that film shows
+ */
+public record Branch(String id, String text, boolean ours, Sight sight, List<Branch> next) {
+    public Branch {
+        next = List.copyOf(next);
+    }
+
+    public static Branch of(Fork f, Lexicon lexicon) {
+        return new Branch(
+                f.id(),
+                f.text(),
+                f.ours(),
+                Occurrence.named(f.text(), f.ours(), lexicon).orElse(null),
+                f.next().stream().map(n -> of(n, lexicon)).toList());
+    }
+}

@@ -1,0 +1,2 @@
+/** A camp in the format of calendars. */
+package farglass.store.camp;

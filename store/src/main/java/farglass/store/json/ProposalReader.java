@@ -1,0 +1,123 @@
+package farglass.store.json;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import farglass.camp.Skill;
+import farglass.conduct.Sight;
+import farglass.debrief.Branch;
+import farglass.matchup.Place;
+import farglass.plan.Approach;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+
+/**
+ * What a computed plan on file ({@code farglass.proposal/1}) says to whoever trains it or looks back at it.
+ *
+ * @param skills what leverage says is worth training, the most valuable first
+ * @param root the proposed tree
+ * @param forecasts to be scored
+ */
+public record ProposalReader(
+        String us, String them, String ruleset, List<Skill> skills, Branch root, List<Approach.Forecast> forecasts) {
+    /** Nodes of a tree that a file may hold. */
+    private static final int DEEPEST = 40;
+
+    public ProposalReader {
+        skills = List.copyOf(skills);
+        forecasts = List.copyOf(forecasts);
+    }
+
+    /** @throws FormatException when the text is something else, or a part is wrong */
+    public static ProposalReader read(String document) throws FormatException {
+        Fields f = Fields.of(MatchJson.parse(document), "");
+        String format = f.needText("format");
+        if (!format.equals(ProposalJson.FORMAT)) {
+            throw f.error(
+                    "format", "is " + format + "; give what ./farglass plan prints (" + ProposalJson.FORMAT + ")");
+        }
+        return new ProposalReader(
+                f.needText("us"),
+                f.needText("them"),
+                f.needText("ruleset"),
+                skills(f),
+                branch(Fields.of(f.need("tree"), f.path("tree")), new int[1], 0),
+                forecasts(f));
+    }
+
+    private static List<Skill> skills(Fields f) throws FormatException {
+        Map<String, Double> worth = new LinkedHashMap<>();
+        Map<String, List<Place>> places = new LinkedHashMap<>();
+        JsonNode rows = f.need("leverage");
+        for (int i = 0; i < rows.size(); i++) {
+            Fields r = Fields.of(rows.get(i), f.path("leverage") + "/" + i);
+            boolean ours = ours(r, "actor");
+            r.need("gain10");
+            r.need("chance10");
+            double sign = ours ? 1 : -1;
+            double gain =
+                    Math.max(0, sign * r.number("gain10", -1, 1)) + Math.max(0, sign * r.number("chance10", -1, 1));
+            String key = (ours ? "+" : "-") + r.needText("exit");
+            worth.merge(key, gain, Double::sum);
+            places.computeIfAbsent(key, k -> new ArrayList<>()).add(place(r));
+        }
+        return worth.entrySet().stream()
+                .filter(e -> e.getValue() > 0)
+                .sorted(Map.Entry.<String, Double>comparingByValue(Comparator.reverseOrder()))
+                .map(e -> new Skill(
+                        e.getKey().substring(1), e.getKey().startsWith("+"), e.getValue(), places.get(e.getKey())))
+                .toList();
+    }
+
+    private static boolean ours(Fields f, String field) throws FormatException {
+        String who = f.needText(field);
+        if (!who.equals("us") && !who.equals("them")) {
+            throw f.error(field, "\"" + who + "\" is not one of us, them");
+        }
+        return who.equals("us");
+    }
+
+    private static Place place(Fields f) throws FormatException {
+        try {
+            return Place.ofKey(f.needText("state"));
+        } catch (IllegalArgumentException e) {
+            throw f.error("state", e.getMessage());
+        }
+    }
+
+    private static Branch branch(Fields f, int[] count, int depth) throws FormatException {
+        if (depth > DEEPEST) {
+            throw f.error("next", "lies too deep");
+        }
+        String id = "f" + ++count[0];
+        String technique = f.text("technique");
+        String actor = f.text("actor");
+        boolean ours = actor == null || ours(f, "actor");
+        String option = f.needText("option");
+        String pressed = depth == 0 && option.startsWith("press ") ? option.substring("press ".length()) : technique;
+        Sight sight = pressed == null ? null : new Sight(Sight.Kind.ACTION, ours, Set.of(pressed), pressed);
+        List<Branch> next = new ArrayList<>();
+        JsonNode nodes = f.need("next");
+        for (int i = 0; i < nodes.size(); i++) {
+            next.add(branch(Fields.of(nodes.get(i), f.path("next") + "/" + i), count, depth + 1));
+        }
+        return new Branch(id, f.needText("by") + ", " + f.needText("place"), ours, sight, next);
+    }
+
+    private static List<Approach.Forecast> forecasts(Fields f) throws FormatException {
+        List<Approach.Forecast> list = new ArrayList<>();
+        JsonNode rows = f.need("forecasts");
+        for (int i = 0; i < rows.size(); i++) {
+            Fields r = Fields.of(rows.get(i), f.path("forecasts") + "/" + i);
+            String state = r.text("state");
+            r.need("p");
+            list.add(new Approach.Forecast(
+                    r.needText("what") + (state == null ? "" : " " + state),
+                    r.needText("claim"),
+                    Math.max(0.01, Math.min(0.99, r.number("p", 0, 1)))));
+        }
+        return list;
+    }
+}
