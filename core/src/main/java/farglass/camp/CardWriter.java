@@ -130,7 +130,7 @@ public final class CardWriter {
     private String answer(String code) {
         return code.startsWith("=")
                 ? code.substring(1).replace('-', ' ')
-                : code.equals("none") ? code : writer.technique(code);
+                : code.equals("none") ? say("brief.nothing") : writer.technique(code);
     }
 
     private String attack(Skill s) {

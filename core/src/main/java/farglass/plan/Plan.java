@@ -186,6 +186,24 @@ public record Plan(
         return saved(list);
     }
 
+    /** Takes over what was prepared for an earlier meeting; forecasts are made anew, and nothing has been trained yet. */
+    public Plan from(Plan earlier) {
+        return new Plan(
+                id,
+                title,
+                us,
+                them,
+                earlier.pinned,
+                earlier.openings,
+                earlier.remarks,
+                earlier.judgements,
+                earlier.own,
+                earlier.approach.freeze(List.of()),
+                earlier.clauses,
+                earlier.saved,
+                camp);
+    }
+
     /** Forgets a state that was laid by. */
     public Plan forget(String name) {
         return saved(without(name));

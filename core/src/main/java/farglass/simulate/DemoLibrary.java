@@ -3,7 +3,9 @@ package farglass.simulate;
 import farglass.lexicon.Lexicon;
 import farglass.match.FilmRef;
 import farglass.match.MatchRecord;
+import farglass.plan.Approach;
 import farglass.plan.Assignment;
+import farglass.plan.Plan;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -190,7 +192,7 @@ public final class DemoLibrary {
         return List.of(filler(0), filler(1), filler(2), filler(3), filler(4));
     }
 
-    /** The two assignments of the scenario. */
+    /** The assignments of the scenario: two ahead, one over. */
     public static List<Assignment> assignments() {
         List<String> opponents = List.of(brisa().id(), odile().id(), juno().id());
         return List.of(
@@ -211,7 +213,42 @@ public final class DemoLibrary {
                         LocalDate.of(2031, 6, 21),
                         "submission-only",
                         "no-gi",
+                        10),
+                new Assignment(
+                        "saltmarsh-2030",
+                        ansa().id(),
+                        List.of(brisa().id()),
+                        "Saltmarsh Night",
+                        LocalDate.of(2030, 7, 3),
+                        "submission-only",
+                        "no-gi",
                         10));
+    }
+
+    /** The plan of the assignment that is over, with what was forecast and promised then. */
+    public static Plan fought() {
+        Plan p = Plan.empty("saltmarsh-2030." + brisa().id(), "Plan against Brisa Tolendt", ansa().id(), brisa().id())
+                .open("Double leg before she sits")
+                .follow("f1", "Guard pull to lasso")
+                .follow("f2", "Knee cut to the right")
+                .follow("f3", "Half recovery")
+                .follow("f4", "Knee cut again, low")
+                .follow("f3", "Triangle")
+                .follow("f6", "Posture out at once")
+                .follow("f3", "Lasso sweep to her left")
+                .promise("f3", "at least 2 knee cuts")
+                .promise("", "no guard pull")
+                .promise("f2", "their closed guard at most 20 s at a time")
+                .remarks("Patience: she tires after six minutes.");
+        return p.approach(p.approach()
+                .freeze(List.of(
+                        new Approach.Forecast("win", "Ansa wins", 0.42),
+                        new Approach.Forecast("submission.ours", "Ansa submits Brisa", 0.27),
+                        new Approach.Forecast("submission.theirs", "Brisa submits Ansa", 0.41),
+                        new Approach.Forecast("visit LAS+", "the match comes to: Brisa's lasso guard", 0.72),
+                        new Approach.Forecast("visit SDC+", "the match comes to: side control, Ansa ahead", 0.48),
+                        new Approach.Forecast(
+                                "visit BCK+", "the match comes to: back with two hooks, Ansa ahead", 0.33))));
     }
 
     /**

@@ -30,6 +30,7 @@ public final class Demo {
         for (Assignment a : DemoLibrary.assignments()) {
             library.save(a);
         }
+        library.save(DemoLibrary.fought());
         library.set(FILLED, "true");
     }
 

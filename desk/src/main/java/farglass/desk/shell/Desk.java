@@ -124,6 +124,11 @@ public final class Desk implements AutoCloseable {
         openPlan(them);
     }
 
+    /** All plans that have been kept. May be called from any thread. */
+    public List<Plan> plans() throws LibraryException {
+        return library.plans();
+    }
+
     /** Opens the plan against an opponent of the assignment; an empty one is made when there is none. */
     public void openPlan(String them) {
         Assignment a = assignment.get();

@@ -1,7 +1,9 @@
 package farglass.desk.shell;
 
 import farglass.desk.assignment.AssignmentStation;
+import farglass.desk.camp.CampStation;
 import farglass.desk.check.CheckStation;
+import farglass.desk.debrief.DebriefStation;
 import farglass.desk.film.FilmStation;
 import farglass.desk.matchup.MatchupStation;
 import farglass.desk.matchup.MeetingModel;
@@ -49,6 +51,8 @@ public final class Shell {
         MeetingModel meeting = new MeetingModel(desk);
         stations.add(new MatchupStation(desk, meeting, () -> go(film)));
         stations.add(new PlanStation(desk, meeting, () -> go(film)));
+        stations.add(new CampStation(desk, meeting));
+        stations.add(new DebriefStation(desk, () -> go(film)));
         root.setId("shell");
         rail.getStyleClass().add("rail");
         rail.getChildren().add(Ui.label(Words.of("app.rail"), "rail-title"));

@@ -1,0 +1,161 @@
+package farglass.desk.camp;
+
+import farglass.camp.Camp;
+import farglass.camp.CardWriter;
+import farglass.camp.Preparation;
+import farglass.camp.Readiness;
+import farglass.camp.Skill;
+import farglass.desk.matchup.MeetingModel;
+import farglass.desk.shell.Desk;
+import farglass.desk.shell.Words;
+import farglass.matchup.Bracket;
+import farglass.matchup.Meeting;
+import farglass.matchup.MeetingWriter;
+import farglass.matchup.Proposal;
+import farglass.matchup.Solved;
+import farglass.plan.Assignment;
+import farglass.plan.Plan;
+import farglass.tendency.Evidence;
+import java.time.LocalDate;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import javafx.beans.property.ReadOnlyObjectProperty;
+import javafx.beans.property.ReadOnlyObjectWrapper;
+
+/**
+ * The camp of the open plan, worked out anew whenever the match-up or the camp changes. The skills follow from the match-up; sharing
+ * their minutes out takes no time, what training did to the win chance takes about a second.
+ */
+final class CampModel {
+    private static final String TRAINED = "shown in training";
+
+    private final Desk desk;
+    private final MeetingModel meeting;
+    private final ReadOnlyObjectWrapper<Ready> ready = new ReadOnlyObjectWrapper<>();
+    private final ReadOnlyObjectWrapper<Trained> trained = new ReadOnlyObjectWrapper<>();
+    private Solved skillsOf;
+    private List<Skill> skills = List.of();
+    private CardWriter cards;
+    private long round;
+
+    /** All but the win chance after training. */
+    record Ready(Preparation preparation, Camp camp, Map<String, Readiness> readiness, CardWriter cards) {}
+
+    /** Win chances with the plan, before and after what training has shown. */
+    record Trained(double before, double after) {}
+
+    private record Skilled(List<Skill> skills, CardWriter cards) {}
+
+    CampModel(Desk desk, MeetingModel meeting) {
+        this.desk = desk;
+        this.meeting = meeting;
+        meeting.proposal().addListener((o, was, is) -> follow());
+        desk.plan().addListener((o, was, is) -> work());
+        desk.assignment().addListener((o, was, is) -> work());
+        follow();
+    }
+
+    private void follow() {
+        Proposal p = meeting.proposal().get();
+        if (p == null) {
+            skillsOf = null;
+            ready.set(null);
+            trained.set(null);
+            return;
+        }
+        if (p.solved() == skillsOf) {
+            return;
+        }
+        Solved solved = p.solved();
+        MeetingWriter writer = meeting.writer();
+        var index = meeting.index();
+        desk.background()
+                .compute(
+                        "camp-skills",
+                        () -> {
+                            Meeting.Question q = solved.meeting().question();
+                            Bracket b = Bracket.of(List.of(new Bracket.Opponent(q.them(), 1, solved, null)));
+                            return new Skilled(
+                                    Skill.of(b, Preparation.SKILLS),
+                                    new CardWriter(Locale.ENGLISH, writer, Evidence.of(index, q.them(), q.filter())));
+                        },
+                        s -> {
+                            skillsOf = solved;
+                            skills = s.skills();
+                            cards = s.cards();
+                            work();
+                        },
+                        e -> desk.notices().problem(Words.of("meeting.failed", String.valueOf(e.getMessage()))));
+    }
+
+    private void work() {
+        Plan p = desk.plan().get();
+        Assignment a = desk.assignment().get();
+        if (skillsOf == null || p == null || a == null || !belongs(p)) {
+            ready.set(null);
+            trained.set(null);
+            return;
+        }
+        Camp camp = p.camp();
+        LocalDate today = LocalDate.now(desk.clock());
+        LocalDate event = a.date() == null ? today : a.date();
+        Meeting m = skillsOf.meeting();
+        Map<String, Readiness> readiness = new LinkedHashMap<>();
+        skills.forEach(s -> readiness.put(s.key(), Readiness.of(s, m, camp)));
+        ready.set(new Ready(Preparation.of(skills, camp, today, event), camp, readiness, cards));
+        train(m, camp);
+    }
+
+    private boolean belongs(Plan p) {
+        Meeting.Question q = skillsOf.meeting().question();
+        return q.us().equals(p.us()) && q.them().equals(p.them());
+    }
+
+    private void train(Meeting m, Camp camp) {
+        round++;
+        long mine = round;
+        double before = skillsOf.planned().win();
+        if (camp.log().isEmpty()) {
+            trained.set(new Trained(before, before));
+            return;
+        }
+        List<Skill> now = skills;
+        desk.background()
+                .compute(
+                        "camp-trained",
+                        () -> m.under(m.question().settings(), Readiness.trained(now, m, camp, TRAINED))
+                                .glance()
+                                .planned()
+                                .win(),
+                        after -> {
+                            if (mine == round) {
+                                trained.set(new Trained(before, after));
+                            }
+                        },
+                        e -> desk.notices().problem(Words.of("meeting.failed", String.valueOf(e.getMessage()))));
+    }
+
+    /** Null until the match-up is worked out. */
+    ReadOnlyObjectProperty<Ready> ready() {
+        return ready.getReadOnlyProperty();
+    }
+
+    ReadOnlyObjectProperty<Trained> trained() {
+        return trained.getReadOnlyProperty();
+    }
+
+    /** Changes the camp of the open plan. */
+    void change(java.util.function.UnaryOperator<Camp> change) {
+        try {
+            desk.changePlan(p -> p.camp(change.apply(p.camp())));
+        } catch (IllegalArgumentException e) {
+            desk.notices().problem(Words.of("camp.refused", e.getMessage()));
+        }
+    }
+
+    MeetingWriter writer() {
+        return meeting.writer();
+    }
+}

@@ -1,0 +1,56 @@
+package farglass.desk.camp;
+
+import farglass.camp.Logged;
+import farglass.desk.shell.Ui;
+import farglass.desk.shell.Words;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.List;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.VBox;
+
+/** What rounds have shown, newest first. */
+final class LogPage extends VBox {
+    private final CampModel model;
+
+    LogPage(CampModel model) {
+        super(6);
+        this.model = model;
+        setId("camp-log");
+    }
+
+    void fill() {
+        getChildren().clear();
+        CampModel.Ready r = model.ready().get();
+        if (r == null || r.camp().log().isEmpty()) {
+            getChildren().add(Ui.empty(Words.of(r == null ? "camp.empty" : "camp.log.none")));
+            return;
+        }
+        List<Logged> log = new ArrayList<>(r.camp().log());
+        Collections.reverse(log);
+        log.forEach(l -> getChildren().add(row(r, l)));
+    }
+
+    private Node row(CampModel.Ready r, Logged l) {
+        String what = r.preparation().skills().stream()
+                .filter(s -> s.key().equals(l.skill()))
+                .map(s -> r.cards().title(s))
+                .findFirst()
+                .orElse(l.skill());
+        HBox head = new HBox(
+                10,
+                Ui.label(String.valueOf(l.date()), "claim-interval"),
+                Ui.label(what, "pinned-sentence"),
+                Ui.label(Words.of("camp.log.counts", l.successes(), l.tries()), "body"),
+                Ui.spring(),
+                Ui.button(Words.of("camp.log.drop"), () -> model.change(c -> c.unlog(l)), "quiet"));
+        head.setAlignment(Pos.CENTER_LEFT);
+        VBox box = new VBox(0, head);
+        if (!l.remark().isBlank()) {
+            box.getChildren().add(Ui.prose(l.remark(), "claim-notes"));
+        }
+        return box;
+    }
+}

@@ -1,0 +1,93 @@
+package farglass.desk.debrief;
+
+import farglass.debrief.Calibration;
+import farglass.debrief.Season;
+import farglass.desk.shell.Desk;
+import farglass.desk.shell.Ui;
+import farglass.desk.shell.Words;
+import farglass.plan.Plan;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.VBox;
+
+/** All assignments, how far they have come, what came of them, what the forecasts were worth; a rematch begins from the old plan. */
+final class SeasonPage extends VBox {
+    private final Desk desk;
+
+    SeasonPage(Desk desk) {
+        super(8);
+        this.desk = desk;
+        setId("debrief-season");
+    }
+
+    void fill(Season s) {
+        getChildren().clear();
+        if (s == null || s.rows().isEmpty()) {
+            getChildren().add(Ui.empty(Words.of("season.none")));
+            return;
+        }
+        s.rows().forEach(r -> getChildren().add(row(s, r)));
+    }
+
+    private static String state(Season.Row r) {
+        return switch (r.state()) {
+            case OPEN -> Words.of("season.open");
+            case PLANNED -> Words.of("season.planned");
+            case WAITING -> Words.of("season.waiting");
+            case FOUGHT -> Words.of(r.won() == null ? "season.drawn" : r.won() ? "season.won" : "season.lost");
+        };
+    }
+
+    private Node row(Season s, Season.Row r) {
+        HBox head = new HBox(
+                10,
+                Ui.label(String.valueOf(r.assignment().date()), "claim-interval"),
+                Ui.label(Words.of("season.row", r.assignment().event(), desk.nameOf(r.them())), "pinned-sentence"),
+                Ui.label(state(r), r.won() == null ? "soft" : r.won() ? "held" : "weak"),
+                Ui.spring(),
+                Ui.button(Words.of("season.show"), () -> show(r), "quiet"));
+        head.setAlignment(Pos.CENTER_LEFT);
+        if (r.state() == Season.State.OPEN || r.state() == Season.State.PLANNED) {
+            Plan old = earlier(s, r);
+            if (old != null) {
+                head.getChildren().add(Ui.button(Words.of("season.rematch"), () -> rematch(r, old), "quiet"));
+            }
+        }
+        VBox box = new VBox(0, head);
+        if (!r.scored().isEmpty()) {
+            Calibration c = Calibration.of(r.scored());
+            box.getChildren()
+                    .add(Ui.label(
+                            Words.of(
+                                    "debrief.scores",
+                                    c.n(),
+                                    DebriefPages.three(c.brier()),
+                                    DebriefPages.three(c.log())),
+                            "claim-interval"));
+        }
+        return box;
+    }
+
+    /** The last plan against the same opponent that was fought. */
+    private static Plan earlier(Season s, Season.Row r) {
+        return s.rows().stream()
+                .filter(o -> o.state() == Season.State.FOUGHT
+                        && o.plan() != null
+                        && o.them().equals(r.them()))
+                .map(Season.Row::plan)
+                .findFirst()
+                .orElse(null);
+    }
+
+    private void show(Season.Row r) {
+        desk.assignment().set(r.assignment());
+        desk.openPlan(r.them());
+    }
+
+    private void rematch(Season.Row r, Plan old) {
+        show(r);
+        desk.changePlan(p -> p.from(old));
+        desk.notices().done(Words.of("season.rematch.done", desk.nameOf(r.them())));
+    }
+}

@@ -1,0 +1,2 @@
+/** What came of it? A plan held against the match that took place, and the season. */
+package farglass.desk.debrief;

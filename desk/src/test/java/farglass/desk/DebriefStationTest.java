@@ -1,0 +1,120 @@
+package farglass.desk;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import farglass.match.MatchRecord;
+import farglass.match.Tag;
+import java.util.ArrayList;
+import java.util.List;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.Labeled;
+import javafx.scene.control.TextField;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.input.KeyCode;
+import org.junit.jupiter.api.Test;
+
+/** The plan of the demo's assignment that is over, held against its match. */
+class DebriefStationTest extends DeskDriver {
+    private static final long LONG = 60;
+
+    private List<String> texts(String selector) {
+        List<String> all = new ArrayList<>();
+        for (Node n : find(selector).lookupAll(".label")) {
+            all.add(((Labeled) n).getText());
+        }
+        return all;
+    }
+
+    private boolean says(String selector, String words) {
+        return texts(selector).stream().anyMatch(t -> t != null && t.contains(words));
+    }
+
+    private void page(String id, String shown) throws Exception {
+        onFx(() -> {
+            ((ToggleButton) find(id)).fire();
+            return null;
+        });
+        await("page " + id, () -> scene.lookup(shown) != null);
+    }
+
+    private void openPast() throws Exception {
+        onFx(() -> {
+            desk.assignment()
+                    .set(desk.assignments().stream()
+                            .filter(a -> a.id().equals("saltmarsh-2030"))
+                            .findFirst()
+                            .orElseThrow());
+            return null;
+        });
+        press(KeyCode.CONTROL, KeyCode.DIGIT8);
+        await("forks are judged", LONG, () -> says("#debrief-branches", "not followed"));
+    }
+
+    private MatchRecord match() {
+        return desk.matches().stream()
+                .filter(r -> r.id().equals("saltmarsh-night-2030-07-03-ansa-brisa"))
+                .findFirst()
+                .orElseThrow();
+    }
+
+    @Test
+    void everyPartOfThePlanIsHeldAgainstTheMatch() throws Exception {
+        openPast();
+        assertThat(says("#debrief-branches", "they did")).isTrue();
+        assertThat(says("#station-debrief", "forks of ours that came up were followed"))
+                .isTrue();
+        page("#debrief-page-conduct", "#debrief-conduct");
+        await("clauses are judged", () -> says("#debrief-conduct", "The meeting before:"));
+        page("#debrief-page-forecasts", "#debrief-forecasts");
+        await("forecasts are scored", () -> says("#debrief-forecasts", "6 forecasts: Brier score"));
+        await("and drawn", () -> scene.lookup("#reliability") != null);
+        page("#debrief-page-surprises", "#debrief-surprises");
+        await("surprises are named", () -> says("#debrief-surprises", "expected in"));
+        page("#debrief-page-claims", "#debrief-claims");
+        await("no claim was pinned", () -> says("#debrief-claims", "No claim was pinned"));
+    }
+
+    @Test
+    void aLessonStaysWithTheMatchAndIsTakenBack() throws Exception {
+        openPast();
+        int before = match().tags().size();
+        onFx(() -> {
+            TextField f = find("#lesson");
+            f.setText("Strip the lasso before the knee comes");
+            f.fireEvent(new javafx.event.ActionEvent());
+            return null;
+        });
+        await("it is a remark", () -> match().tags().size() == before + 1);
+        assertThat(match().tags())
+                .anyMatch(t -> t instanceof Tag.Remark r && r.text().startsWith("Strip the lasso"));
+        await("and stands there", () -> says("#lessons", "Strip the lasso"));
+        onFx(() -> {
+            find("#debrief-match").requestFocus();
+            return null;
+        });
+        press(KeyCode.CONTROL, KeyCode.Z);
+        await("it is taken back", () -> match().tags().size() == before);
+    }
+
+    @Test
+    void aRematchBeginsFromTheOldPlan() throws Exception {
+        openPast();
+        page("#debrief-page-season", "#debrief-season");
+        await("the season stands there", () -> says("#debrief-season", "Lantern Bay Open: Brisa Tolendt"));
+        onFx(() -> {
+            find("#debrief-season").lookupAll(".button").stream()
+                    .map(Button.class::cast)
+                    .filter(b -> b.getText().equals("Begin from the old plan"))
+                    .findFirst()
+                    .orElseThrow()
+                    .fire();
+            return null;
+        });
+        await("the old forks are there", () -> desk.plan().get().openings().size() == 1);
+        assertThat(desk.plan().get().id()).isEqualTo("lantern-bay-2031.brisa-tolendt");
+        assertThat(desk.plan().get().clauses()).hasSize(3);
+        assertThat(desk.plan().get().approach().forecasts()).as("made anew").isEmpty();
+        await("that match is still to come", () -> says("#station-debrief", "has not taken place"));
+    }
+}
