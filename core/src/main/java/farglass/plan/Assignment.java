@@ -53,6 +53,15 @@ public record Assignment(
         return chances.getOrDefault(opponent, opponents.isEmpty() ? 0 : 1.0 / opponents.size());
     }
 
+    /** The same without an opponent. */
+    public Assignment without(String opponent) {
+        Map<String, Double> next = new HashMap<>(chances);
+        next.remove(opponent);
+        List<String> others =
+                opponents.stream().filter(o -> !o.equals(opponent)).toList();
+        return new Assignment(id, us, others, event, date, ruleset, attire, minutes, next);
+    }
+
     /** The same without chances to meet anybody in particular. */
     public Assignment unweighted() {
         return new Assignment(id, us, opponents, event, date, ruleset, attire, minutes, Map.of());

@@ -48,6 +48,17 @@ public record Fork(String id, boolean ours, String text, String note, List<Pinne
                 next);
     }
 
+    /** Resting on no claim about an athlete, here and below. */
+    Fork without(String athlete) {
+        return new Fork(
+                id,
+                ours,
+                text,
+                note,
+                claims.stream().filter(c -> !c.athlete().equals(athlete)).toList(),
+                next.stream().map(f -> f.without(athlete)).toList());
+    }
+
     Fork followedBy(Fork child) {
         List<Fork> list = new ArrayList<>(next);
         list.add(child);

@@ -1,5 +1,6 @@
 package farglass.plan;
 
+import farglass.brief.Brief;
 import farglass.camp.Camp;
 import farglass.conduct.Clause;
 import farglass.stats.TagRef;
@@ -22,6 +23,7 @@ import java.util.function.UnaryOperator;
  * @param clauses of conduct
  * @param saved earlier states laid by for comparison
  * @param camp how the plan is trained, and what training has shown
+ * @param brief what the user changed about the briefing
  */
 public record Plan(
         String id,
@@ -36,7 +38,8 @@ public record Plan(
         Approach approach,
         List<Clause> clauses,
         List<Saved> saved,
-        Camp camp) {
+        Camp camp,
+        Brief brief) {
     public Plan {
         pinned = List.copyOf(pinned);
         openings = List.copyOf(openings);
@@ -67,7 +70,8 @@ public record Plan(
                 Approach.USUAL,
                 List.of(),
                 List.of(),
-                Camp.USUAL);
+                Camp.USUAL,
+                Brief.USUAL);
     }
 
     public static Plan empty(String id, String title, String us, String them) {
@@ -78,7 +82,8 @@ public record Plan(
         List<PinnedClaim> list = new ArrayList<>(pinned);
         list.removeIf(c -> c.sameAs(claim));
         list.add(claim);
-        return new Plan(id, title, us, them, list, openings, remarks, judgements, own, approach, clauses, saved, camp);
+        return new Plan(
+                id, title, us, them, list, openings, remarks, judgements, own, approach, clauses, saved, camp, brief);
     }
 
     public Plan unpin(PinnedClaim claim) {
@@ -95,7 +100,8 @@ public record Plan(
                 approach,
                 clauses,
                 saved,
-                camp);
+                camp,
+                brief);
     }
 
     public boolean isPinned(String athlete, String claim) {
@@ -117,7 +123,8 @@ public record Plan(
         if (!j.empty()) {
             list.add(j);
         }
-        return new Plan(id, title, us, them, pinned, openings, remarks, list, own, approach, clauses, saved, camp);
+        return new Plan(
+                id, title, us, them, pinned, openings, remarks, list, own, approach, clauses, saved, camp, brief);
     }
 
     /** Adds a claim in own words. */
@@ -131,18 +138,45 @@ public record Plan(
         List<OwnClaim> list = new ArrayList<>(own);
         list.add(new OwnClaim("own." + number, athlete, sentence.strip(), tags));
         return new Plan(
-                id, title, us, them, pinned, openings, remarks, judgements, list, approach, clauses, saved, camp);
+                id,
+                title,
+                us,
+                them,
+                pinned,
+                openings,
+                remarks,
+                judgements,
+                list,
+                approach,
+                clauses,
+                saved,
+                camp,
+                brief);
     }
 
     /** Without one of the claims in own words. */
     public Plan withdraw(String ownClaim) {
         List<OwnClaim> list = own.stream().filter(o -> !o.id().equals(ownClaim)).toList();
         return new Plan(
-                id, title, us, them, pinned, openings, remarks, judgements, list, approach, clauses, saved, camp);
+                id,
+                title,
+                us,
+                them,
+                pinned,
+                openings,
+                remarks,
+                judgements,
+                list,
+                approach,
+                clauses,
+                saved,
+                camp,
+                brief);
     }
 
     public Plan approach(Approach next) {
-        return new Plan(id, title, us, them, pinned, openings, remarks, judgements, own, next, clauses, saved, camp);
+        return new Plan(
+                id, title, us, them, pinned, openings, remarks, judgements, own, next, clauses, saved, camp, brief);
     }
 
     /** With a whole tree as a new opening, its nodes numbered anew. */
@@ -150,7 +184,8 @@ public record Plan(
         int[] free = {openings.stream().mapToInt(Fork::highestId).max().orElse(0)};
         List<Fork> list = new ArrayList<>(openings);
         list.add(tree.numbered(() -> "f" + ++free[0]));
-        return new Plan(id, title, us, them, pinned, list, remarks, judgements, own, approach, clauses, saved, camp);
+        return new Plan(
+                id, title, us, them, pinned, list, remarks, judgements, own, approach, clauses, saved, camp, brief);
     }
 
     /** Adds a clause beside a fork; an empty fork means the whole match. */
@@ -165,9 +200,14 @@ public record Plan(
         return clauses(list);
     }
 
+    public Plan brief(Brief next) {
+        return new Plan(
+                id, title, us, them, pinned, openings, remarks, judgements, own, approach, clauses, saved, camp, next);
+    }
+
     public Plan camp(Camp next) {
         return new Plan(
-                id, title, us, them, pinned, openings, remarks, judgements, own, approach, clauses, saved, next);
+                id, title, us, them, pinned, openings, remarks, judgements, own, approach, clauses, saved, next, brief);
     }
 
     /** Without a clause. */
@@ -176,14 +216,41 @@ public record Plan(
     }
 
     private Plan clauses(List<Clause> list) {
-        return new Plan(id, title, us, them, pinned, openings, remarks, judgements, own, approach, list, saved, camp);
+        return new Plan(
+                id, title, us, them, pinned, openings, remarks, judgements, own, approach, list, saved, camp, brief);
     }
 
     /** Lays the present state by under a name, in place of an earlier one of that name. */
     public Plan save(String name) {
-        List<Saved> list = new ArrayList<>(without(name));
+        List<Saved> list = new ArrayList<>(savedBut(name));
         list.add(new Saved(name.strip(), openings, approach));
         return saved(list);
+    }
+
+    /** Without a word about an athlete: claims about him, what was thought of them, and where forks rest on them. */
+    public Plan without(String athlete) {
+        return new Plan(
+                id,
+                title,
+                us,
+                them,
+                pinned.stream().filter(c -> !c.athlete().equals(athlete)).toList(),
+                openings.stream().map(f -> f.without(athlete)).toList(),
+                remarks,
+                judgements.stream().filter(j -> !j.athlete().equals(athlete)).toList(),
+                own.stream().filter(o -> !o.athlete().equals(athlete)).toList(),
+                approach,
+                clauses,
+                saved.stream()
+                        .map(s -> new Saved(
+                                s.name(),
+                                s.openings().stream()
+                                        .map(f -> f.without(athlete))
+                                        .toList(),
+                                s.approach()))
+                        .toList(),
+                camp,
+                brief);
     }
 
     /** Takes over what was prepared for an earlier meeting; forecasts are made anew, and nothing has been trained yet. */
@@ -201,12 +268,13 @@ public record Plan(
                 earlier.approach.freeze(List.of()),
                 earlier.clauses,
                 earlier.saved,
-                camp);
+                camp,
+                earlier.brief);
     }
 
     /** Forgets a state that was laid by. */
     public Plan forget(String name) {
-        return saved(without(name));
+        return saved(savedBut(name));
     }
 
     /** Goes back to a state that was laid by. */
@@ -224,30 +292,35 @@ public record Plan(
                 s.approach(),
                 clauses,
                 saved,
-                camp);
+                camp,
+                brief);
     }
 
-    private List<Saved> without(String name) {
+    private List<Saved> savedBut(String name) {
         return saved.stream().filter(s -> !s.name().equals(name.strip())).toList();
     }
 
     private Plan saved(List<Saved> list) {
-        return new Plan(id, title, us, them, pinned, openings, remarks, judgements, own, approach, clauses, list, camp);
+        return new Plan(
+                id, title, us, them, pinned, openings, remarks, judgements, own, approach, clauses, list, camp, brief);
     }
 
     public Plan title(String text) {
-        return new Plan(id, text, us, them, pinned, openings, remarks, judgements, own, approach, clauses, saved, camp);
+        return new Plan(
+                id, text, us, them, pinned, openings, remarks, judgements, own, approach, clauses, saved, camp, brief);
     }
 
     public Plan remarks(String text) {
-        return new Plan(id, title, us, them, pinned, openings, text, judgements, own, approach, clauses, saved, camp);
+        return new Plan(
+                id, title, us, them, pinned, openings, text, judgements, own, approach, clauses, saved, camp, brief);
     }
 
     /** Adds a first action of ours. */
     public Plan open(String text) {
         List<Fork> list = new ArrayList<>(openings);
         list.add(Fork.of(freeId(), true, text));
-        return new Plan(id, title, us, them, pinned, list, remarks, judgements, own, approach, clauses, saved, camp);
+        return new Plan(
+                id, title, us, them, pinned, list, remarks, judgements, own, approach, clauses, saved, camp, brief);
     }
 
     /** Adds what follows a node: their answer after ours, ours after theirs. */
@@ -270,7 +343,8 @@ public record Plan(
                 approach,
                 clauses,
                 saved,
-                camp);
+                camp,
+                brief);
     }
 
     /** Without a node and all that follows it. */
@@ -291,7 +365,8 @@ public record Plan(
                 approach,
                 clauses,
                 saved,
-                camp);
+                camp,
+                brief);
     }
 
     public Optional<Fork> find(String fork) {

@@ -389,6 +389,47 @@ public final class Library implements AutoCloseable {
         });
     }
 
+    /** What would be deleted with an athlete; nothing is changed. */
+    public synchronized Forgetting concerning(String athlete) throws LibraryException {
+        return Forgetting.of(athlete, handle, plans(), assignments(), file);
+    }
+
+    /**
+     * Deletes an athlete for good: all that was said before, from the library, from its copies and from the films in its folder. The
+     * one thing here that cannot be taken back.
+     *
+     * @return files that could not be deleted; empty when all is gone
+     */
+    public synchronized List<Path> forget(Forgetting f) throws LibraryException {
+        List<Plan> plans = plans();
+        List<Assignment> assignments = assignments();
+        write(h -> {
+            f.delete(h, plans, assignments);
+            return null;
+        });
+        try (var s = connection.createStatement()) {
+            // what was deleted still lies in free pages and in the journal
+            s.execute("VACUUM");
+            s.execute("PRAGMA wal_checkpoint(TRUNCATE)");
+        } catch (SQLException e) {
+            throw new LibraryException(
+                    "The athlete is out of the library, but its free room could not be wiped (" + reason(e)
+                            + "). Make room on the disk and forget the athlete again.",
+                    e);
+        }
+        List<Path> left = new ArrayList<>();
+        List<Path> files = new ArrayList<>(f.films());
+        files.addAll(LibraryFile.backups(file));
+        for (Path p : files) {
+            try {
+                Files.deleteIfExists(p);
+            } catch (IOException e) {
+                left.add(p);
+            }
+        }
+        return left;
+    }
+
     public synchronized Optional<String> setting(String name) {
         return handle.createQuery("SELECT text FROM setting WHERE name = :name")
                 .bind("name", name)

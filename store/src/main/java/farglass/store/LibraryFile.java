@@ -140,6 +140,21 @@ final class LibraryFile {
         return file.toAbsolutePath().resolveSibling("backups");
     }
 
+    /** The copies of a library that are there, oldest first. */
+    static List<Path> backups(Path file) {
+        Path folder = backupFolder(file);
+        if (!Files.isDirectory(folder)) {
+            return List.of();
+        }
+        try (Stream<Path> files = Files.list(folder)) {
+            return files.filter(p -> p.getFileName().toString().startsWith(file.getFileName() + "."))
+                    .sorted()
+                    .toList();
+        } catch (IOException e) {
+            return List.of();
+        }
+    }
+
     /** One backup a day, the last seven kept. Called before the first write of a session. */
     static void backUp(Connection c, Path file, LocalDate today) throws SQLException, IOException {
         Path folder = backupFolder(file);

@@ -1,7 +1,7 @@
 package farglass.desk.matchup;
 
+import farglass.desk.reel.Moments;
 import farglass.desk.shell.Desk;
-import farglass.match.MatchRecord;
 import farglass.match.Tag;
 import farglass.stats.TagRef;
 import farglass.stats.Trial;
@@ -17,7 +17,7 @@ public final class Clips {
         List<Trial> trials = new ArrayList<>();
         for (TagRef ref : tags) {
             desk.match(ref.match()).ifPresent(r -> {
-                int i = index(r, ref);
+                int i = Moments.index(r, ref);
                 if (i >= 0) {
                     boolean worked = r.tags().get(i) instanceof Tag.Action a && a.completed();
                     trials.add(new Trial(ref, i, r.tags().get(i).t(), worked, 1, false));
@@ -25,14 +25,5 @@ public final class Clips {
             });
         }
         return trials;
-    }
-
-    private static int index(MatchRecord r, TagRef ref) {
-        for (int i = 0; i < r.tags().size(); i++) {
-            if (r.tagName(i).equals(ref.tag())) {
-                return i;
-            }
-        }
-        return -1;
     }
 }

@@ -1,5 +1,6 @@
 package farglass.desk.plan;
 
+import farglass.desk.brief.BriefSheet;
 import farglass.desk.fork.ForkTree;
 import farglass.desk.matchup.Headline;
 import farglass.desk.matchup.MeetingModel;
@@ -17,6 +18,7 @@ import farglass.profile.ClaimWriter;
 import farglass.stats.Grade;
 import java.io.File;
 import java.nio.file.Path;
+import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import javafx.beans.binding.Bindings;
@@ -30,6 +32,7 @@ import javafx.scene.control.TextArea;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.HBox;
+import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import javafx.stage.FileChooser;
 import javafx.util.StringConverter;
@@ -60,6 +63,7 @@ public final class PlanStation implements Station, Keys.Bound {
     private final SavedPage saved;
     private final Pages pages = new Pages();
     private final VBox view;
+    private final StackPane over = new StackPane();
     private String chosen;
     private boolean filling;
 
@@ -82,9 +86,11 @@ public final class PlanStation implements Station, Keys.Bound {
                 .on("Ctrl+Shift+Z", "keys.redo", () -> desk.stepPlan(1))
                 .on("Ctrl+P", "plan.pdf", this::choosePdf)
                 .on("Alt+C", "plan.card", this::chooseCard)
+                .on("Alt+B", "plan.brief", this::openBrief)
                 .on("F3", "matchup.keys.next", pages::next);
         view = layout();
         view.setId("station-plan");
+        over.getChildren().add(view);
         view.addEventFilter(KeyEvent.KEY_PRESSED, keys::handle);
         desk.plan().addListener((o, was, is) -> fill());
         desk.assignment().addListener((o, was, is) -> fill());
@@ -121,6 +127,7 @@ public final class PlanStation implements Station, Keys.Bound {
                 Ui.button(Words.of("plan.redo"), () -> desk.stepPlan(1), "choice"),
                 Ui.button(Words.of("plan.json"), this::chooseJson, "choice"),
                 Ui.button(Words.of("plan.pdf"), this::choosePdf, "choice"),
+                Ui.button(Words.of("plan.brief"), this::openBrief, "choice"),
                 Ui.button(Words.of("plan.card"), this::chooseCard, "strong-button"));
         head.setAlignment(Pos.CENTER_LEFT);
         ScrollPane canvas = new ScrollPane(tree);
@@ -218,7 +225,7 @@ public final class PlanStation implements Station, Keys.Bound {
 
     @Override
     public Node view() {
-        return view;
+        return over;
     }
 
     @Override
@@ -413,6 +420,30 @@ public final class PlanStation implements Station, Keys.Bound {
         chooser.setInitialFileName(desk.plan().get().id() + ending);
         File file = chooser.showSaveDialog(view.getScene().getWindow());
         return Optional.ofNullable(file).map(File::toPath);
+    }
+
+    /** The briefing lies over the station; shown full screen, it lies over the whole window. */
+    private void openBrief() {
+        if (desk.plan().get() == null
+                || desk.assignment().get() == null
+                || over.getChildren().size() > 1) {
+            return;
+        }
+        BriefSheet[] sheet = new BriefSheet[1];
+        sheet[0] = new BriefSheet(
+                desk,
+                model.index().with(List.copyOf(desk.matches())),
+                shown -> {
+                    over.getChildren().removeIf(n -> n != view && n != sheet[0]);
+                    if (shown != null) {
+                        over.getChildren().add(shown);
+                    } else {
+                        sheet[0].requestFocus();
+                    }
+                },
+                () -> over.getChildren().setAll(view));
+        over.getChildren().add(sheet[0]);
+        sheet[0].requestFocus();
     }
 
     private void choosePdf() {

@@ -94,7 +94,7 @@ public final class ReelExport {
     }
 
     /** A moment on the first film of its match that is there and shows it live. */
-    private Optional<Clip> clip(MatchRecord r, Cut cut, String title, boolean named) {
+    public Optional<Clip> clip(MatchRecord r, Cut cut, String title, boolean named) {
         Tag tag = r.tags().get(cut.tag());
         for (FilmRef film : r.films()) {
             Path path = desk.filmPath(film);

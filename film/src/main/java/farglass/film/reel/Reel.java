@@ -19,16 +19,20 @@ import java.util.function.DoubleConsumer;
 
 /** Clips one after the other as one film: before each a card, under the picture a line that says what it is. */
 public final class Reel {
-    private static final int WIDTH = 960;
-    private static final int HEIGHT = 540;
+    private static final int USUAL_WIDTH = 960;
+    private static final int USUAL_HEIGHT = 540;
     private static final double RATE = 25;
-    private static final int BITRATE = 1_800_000;
+    /** Bits a second for every thousand points of a picture. */
+    private static final int BITS = 3500;
+
     private static final long CARD_MS = 1800;
     private static final Color PAPER = new Color(0xf4efe3);
     private static final Color INK = new Color(0x1b2a34);
     private static final Color SOFT = new Color(0x5b6a72);
     private static final double MARGIN = 60;
 
+    private final int width;
+    private final int height;
     private final List<Clip> clips;
     private final DrawingPainter drawings;
     private final Lettering serif = new Lettering(Typeface.SERIF_SEMIBOLD);
@@ -36,6 +40,13 @@ public final class Reel {
 
     /** @param painter draws the clips' drawings */
     public Reel(List<Clip> clips, DrawingPainter painter) {
+        this(clips, painter, USUAL_WIDTH, USUAL_HEIGHT);
+    }
+
+    /** @param width, height of the picture, even and positive */
+    public Reel(List<Clip> clips, DrawingPainter painter, int width, int height) {
+        this.width = width;
+        this.height = height;
         this.clips = List.copyOf(clips);
         this.drawings = painter;
     }
@@ -53,7 +64,7 @@ public final class Reel {
      */
     public boolean write(Path target, DoubleConsumer progress, BooleanSupplier cancelled) throws FilmException {
         try (Painter painter = new Painter()) {
-            return new Mp4Writer(WIDTH, HEIGHT, RATE, BITRATE, (int) RATE)
+            return new Mp4Writer(width, height, RATE, width * height / 1000 * BITS, (int) RATE)
                     .write(
                             target,
                             (int) (durationMs() * RATE / 1000),
@@ -87,12 +98,12 @@ public final class Reel {
         private void card(BufferedImage image, Clip c, int index) {
             Graphics2D g = graphics(image);
             g.setColor(PAPER);
-            g.fillRect(0, 0, WIDTH, HEIGHT);
+            g.fillRect(0, 0, width, height);
             g.setColor(SOFT);
             sans.draw(g, (index + 1) + " of " + clips.size(), MARGIN, MARGIN + 10, 18);
             g.setColor(INK);
-            double top = HEIGHT / 2.0 - 20;
-            List<Cards.Line> lines = Cards.lines(serif, c.title(), 36, WIDTH - 2 * MARGIN);
+            double top = height / 2.0 - 20;
+            List<Cards.Line> lines = Cards.lines(serif, c.title(), 36, width - 2 * MARGIN);
             lines.forEach(l -> serif.draw(g, l.text(), MARGIN, top + l.below(), 36));
             g.setColor(SOFT);
             sans.draw(g, c.line(), MARGIN, top + lines.get(lines.size() - 1).below() + 46, 20);
@@ -105,23 +116,23 @@ public final class Reel {
                 film = FilmFile.openForward(c.film(), () -> false);
             }
             FilmInfo info = film.info();
-            double scale = Math.min((double) WIDTH / info.width(), (double) HEIGHT / info.height());
+            double scale = Math.min((double) width / info.width(), (double) height / info.height());
             int w = Math.max(2, (int) (info.width() * scale));
             int h = Math.max(2, (int) (info.height() * scale));
             FilmTime now = c.at(shownMs);
             BufferedImage frame = Still.of(film, film.frameAt(now), w, h);
             Graphics2D g = graphics(image);
             g.setColor(INK);
-            g.fillRect(0, 0, WIDTH, HEIGHT);
-            g.drawImage(frame, (WIDTH - w) / 2, (HEIGHT - h) / 2, null);
+            g.fillRect(0, 0, width, height);
+            g.drawImage(frame, (width - w) / 2, (height - h) / 2, null);
             for (Drawing d : c.drawings()) {
                 if (d.shownAt(now)) {
-                    drawings.paint(g, d.marks(), (WIDTH - w) / 2.0, (HEIGHT - h) / 2.0, w, h);
+                    drawings.paint(g, d.marks(), (width - w) / 2.0, (height - h) / 2.0, w, h);
                 }
             }
             g.setColor(INK);
-            double width = sans.width(c.line(), 17);
-            g.fillRect(12, 12, (int) width + 20, 30);
+            double wide = sans.width(c.line(), 17);
+            g.fillRect(12, 12, (int) wide + 20, 30);
             g.setColor(PAPER);
             sans.draw(g, c.line(), 22, 33, 17);
             g.dispose();

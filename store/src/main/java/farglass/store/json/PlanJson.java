@@ -45,6 +45,7 @@ public final class PlanJson {
         m.put("approach", ApproachJson.write(p.approach()));
         m.put("conduct", p.clauses().stream().map(PlanJson::clause).toList());
         m.put("camp", CampJson.write(p.camp()));
+        m.put("brief", BriefJson.write(p.brief()));
         m.put("saved", p.saved().stream().map(PlanJson::saved).toList());
         return text(m);
     }
@@ -206,7 +207,8 @@ public final class PlanJson {
                 ApproachJson.read(f),
                 clauses(f),
                 saved(f),
-                CampJson.read(f));
+                CampJson.read(f),
+                BriefJson.read(f));
     }
 
     private static List<PinnedClaim> claims(Fields f, String field) throws FormatException {

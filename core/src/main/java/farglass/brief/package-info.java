@@ -1,0 +1,2 @@
+/** What an athlete is told before the match: claims, forks, conduct and notes in the order of the plan, with their moments. */
+package farglass.brief;

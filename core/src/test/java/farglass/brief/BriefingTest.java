@@ -1,0 +1,123 @@
+package farglass.brief;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import farglass.lexicon.Lexicon;
+import farglass.match.MatchRecord;
+import farglass.plan.PinnedClaim;
+import farglass.plan.Plan;
+import farglass.profile.Claim;
+import farglass.profile.ClaimWriter;
+import farglass.profile.Profile;
+import farglass.simulate.DemoLibrary;
+import farglass.tendency.Filter;
+import farglass.tendency.LibraryIndex;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
+
+class BriefingTest {
+    private static final Lexicon LEXICON = Lexicon.builtIn();
+    private static final Map<String, String> NAMES =
+            Map.of("ansa-kellivar", "Ansa Kellivar", "brisa-tolendt", "Brisa Tolendt");
+    private static LibraryIndex index;
+    private static List<PinnedClaim> claims;
+
+    @BeforeAll
+    static void read() {
+        index = LibraryIndex.of(DemoLibrary.matches(LEXICON, DemoLibrary.SEED), LEXICON);
+        ClaimWriter writer = new ClaimWriter(Locale.ENGLISH);
+        List<Claim> found = Profile.of(index, "brisa-tolendt", Filter.ALL, 1).claims();
+        claims = found.stream()
+                .limit(3)
+                .map(c -> PinnedClaim.of("brisa-tolendt", c, writer))
+                .toList();
+    }
+
+    private static Plan plan() {
+        Plan p = Plan.empty("p", "Plan", "ansa-kellivar", "brisa-tolendt");
+        for (PinnedClaim c : claims) {
+            p = p.pin(c);
+        }
+        return p.open("Collar grip first")
+                .follow("f1", "Brisa: guard pull to lasso")
+                .follow("f2", "Knee cut")
+                .change("f2", f -> f.resting(claims.get(1)))
+                .promise("", "no guard pull")
+                .remarks("Breathe, Ansa.");
+    }
+
+    private static List<String> ids(Plan p) {
+        return slides(p).stream().map(Slide::id).toList();
+    }
+
+    private static List<Slide> slides(Plan p) {
+        return Briefing.of(p, index, NAMES, "Lantern Bay Open, 2031-05-03");
+    }
+
+    private static String claim(int i) {
+        return "claim:brisa-tolendt/" + claims.get(i).claim();
+    }
+
+    @Test
+    void slidesFollowThePlanAndNoClaimIsToldTwice() {
+        assertThat(ids(plan()))
+                .containsExactly(
+                        "title", "fork:f1", "fork:f2", claim(1), "fork:f3", claim(0), claim(2), "conduct", "notes");
+        Slide pull = slides(plan()).get(2);
+        assertThat(pull.kind()).isEqualTo(Slide.Kind.FORK);
+        assertThat(pull.points()).containsExactly("Then we: Knee cut");
+        assertThat(slides(plan()).get(7).points()).containsExactly("no guard pull");
+    }
+
+    @Test
+    void momentsHaveFilmAndAreFew() {
+        for (Slide s : slides(plan())) {
+            assertThat(s.moments()).hasSizeLessThanOrEqualTo(3);
+            for (var ref : s.moments()) {
+                MatchRecord r = index.facts().stream()
+                        .map(f -> f.record())
+                        .filter(x -> x.id().equals(ref.match()))
+                        .findFirst()
+                        .orElseThrow();
+                assertThat(r.films()).isNotEmpty();
+            }
+        }
+        assertThat(slides(plan()).get(2).moments()).as("she has pulled on film").isNotEmpty();
+    }
+
+    @Test
+    void theUserLeavesOutMovesAndAddsNotes() {
+        Plan p = plan();
+        List<String> now = ids(p);
+        Plan bent =
+                p.brief(p.brief().hide("notes", true).move(now, "conduct", -1).note("title", " slowly "));
+        List<String> after = ids(bent);
+        assertThat(after.indexOf("conduct")).isEqualTo(now.indexOf("conduct") - 1);
+        assertThat(after).hasSameElementsAs(now);
+        assertThat(slides(bent)).filteredOn(Slide::hidden).extracting(Slide::id).containsExactly("notes");
+        assertThat(slides(bent).get(0).notes()).isEqualTo("slowly");
+        Brief b = bent.brief();
+        assertThat(b.move(after, "title", -1))
+                .as("the first goes no further up")
+                .isSameAs(b);
+        assertThat(b.move(after, "nothing", 1)).isSameAs(b);
+        assertThat(b.hide("notes", false).note("title", "").hidden()).isEmpty();
+        // a new fork comes in where the plan has it, after what the user has put in order
+        assertThat(ids(bent.open("Double leg"))).contains("fork:f4").startsWith(after.get(0));
+    }
+
+    @Test
+    void namelessNobodyIsNamed() {
+        Plan p = plan();
+        List<Slide> slides = slides(p.brief(p.brief().nameless(true)));
+        for (Slide s : slides) {
+            String all = s.text() + " " + s.points();
+            assertThat(all).doesNotContain("Ansa", "Brisa", "Tolendt", "Kellivar", "Lantern");
+        }
+        assertThat(slides.get(0).text()).isEqualTo("The opponent");
+        assertThat(slides.get(2).text()).isEqualTo("the opponent: guard pull to lasso");
+    }
+}

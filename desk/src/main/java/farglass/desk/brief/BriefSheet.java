@@ -1,0 +1,199 @@
+package farglass.desk.brief;
+
+import farglass.brief.Brief;
+import farglass.brief.Briefing;
+import farglass.brief.Slide;
+import farglass.desk.shell.Desk;
+import farglass.desk.shell.Pages;
+import farglass.desk.shell.Ui;
+import farglass.desk.shell.Words;
+import farglass.plan.Assignment;
+import farglass.plan.Plan;
+import farglass.tendency.LibraryIndex;
+import java.io.File;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
+import java.util.function.Consumer;
+import javafx.beans.value.ChangeListener;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.CheckBox;
+import javafx.scene.control.TextField;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.VBox;
+import javafx.stage.FileChooser;
+
+/** The slides of a briefing: left out, moved, given notes; from here they are shown and written. */
+public final class BriefSheet extends VBox {
+    private final Desk desk;
+    private final LibraryIndex index;
+    private final BriefExport export;
+    private final VBox rows = new VBox(6);
+    private final CheckBox nameless = new CheckBox(Words.of("brief.nameless"));
+    private final Consumer<Node> show;
+    private List<Slide> slides = List.of();
+    private final ChangeListener<Plan> planChanged = (o, was, is) -> fill();
+
+    /**
+     * @param index facts of all records
+     * @param show lays a node over the whole window, or takes it away again when null
+     * @param close takes the sheet away
+     */
+    public BriefSheet(Desk desk, LibraryIndex index, Consumer<Node> show, Runnable close) {
+        super(10);
+        this.desk = desk;
+        this.index = index;
+        this.show = show;
+        this.export = new BriefExport(desk);
+        setId("brief-sheet");
+        getStyleClass().add("sheet");
+        nameless.setId("brief-nameless");
+        nameless.setOnAction(e -> change(b -> b.nameless(nameless.isSelected())));
+        Button play = Ui.button(Words.of("brief.show"), this::play, "strong-button");
+        play.setId("brief-play");
+        HBox tools = new HBox(
+                8,
+                Ui.label(Words.of("brief.title"), "question"),
+                Ui.spring(),
+                nameless,
+                Ui.button(Words.of("brief.film"), () -> choose(".mp4", this::writeFilm), "choice"),
+                Ui.button(Words.of("brief.pdf"), () -> choose(".pdf", this::writePdf), "choice"),
+                Ui.button(Words.of("brief.html"), () -> choose(".html", this::writeHtml), "choice"),
+                play,
+                Ui.button(Words.of("brief.close"), close, "quiet"));
+        tools.setAlignment(Pos.CENTER_LEFT);
+        getChildren().addAll(tools, Ui.prose(Words.of("brief.hint"), "soft"), Ui.grow(Pages.scroll(rows)));
+        addEventFilter(KeyEvent.KEY_PRESSED, e -> {
+            if (e.getCode() == KeyCode.ESCAPE) {
+                close.run();
+                e.consume();
+            }
+        });
+        // listens only while it is in sight
+        sceneProperty().addListener((o, was, is) -> {
+            if (is == null) {
+                desk.plan().removeListener(planChanged);
+            } else {
+                desk.plan().addListener(planChanged);
+            }
+        });
+        fill();
+    }
+
+    private void change(java.util.function.UnaryOperator<Brief> change) {
+        desk.changePlan(p -> p.brief(change.apply(p.brief())));
+    }
+
+    private String occasion() {
+        Assignment a = desk.assignment().get();
+        return Words.of(
+                "plan.occasion",
+                a.event(),
+                String.valueOf(a.date()),
+                String.valueOf(a.attire()),
+                a.ruleset(),
+                a.minutes());
+    }
+
+    private void fill() {
+        Plan p = desk.plan().get();
+        nameless.setSelected(p.brief().nameless());
+        Map<String, String> names = new TreeMap<>(desk.athletes());
+        String occasion = occasion();
+        desk.background()
+                .compute(
+                        "briefing",
+                        () -> Briefing.of(p, index, names, occasion),
+                        this::show,
+                        e -> desk.notices().problem(Words.of("brief.failed", String.valueOf(e.getMessage()))));
+    }
+
+    private void show(List<Slide> now) {
+        slides = now;
+        rows.getChildren().clear();
+        List<String> ids = now.stream().map(Slide::id).toList();
+        now.forEach(s -> rows.getChildren().add(row(s, ids)));
+        if (now.size() <= 1) {
+            rows.getChildren().add(Ui.empty(Words.of("brief.empty")));
+        }
+    }
+
+    private Node row(Slide s, List<String> ids) {
+        CheckBox in = new CheckBox();
+        in.setSelected(!s.hidden());
+        in.setAccessibleText(Words.of("brief.in", s.text()));
+        in.setOnAction(e -> change(b -> b.hide(s.id(), !in.isSelected())));
+        TextField notes = new TextField(s.notes());
+        notes.setPromptText(Words.of("brief.notes"));
+        notes.setPrefWidth(300);
+        Runnable keep = () -> {
+            if (!notes.getText().strip().equals(s.notes())) {
+                change(b -> b.note(s.id(), notes.getText()));
+            }
+        };
+        notes.setOnAction(e -> keep.run());
+        notes.focusedProperty().addListener((o, was, is) -> {
+            if (!is) {
+                keep.run();
+            }
+        });
+        Node over = Ui.label(s.heading(), "field-name");
+        Node text = Ui.prose(s.text(), s.hidden() ? "soft" : "pinned-sentence");
+        String points = String.join("; ", s.points());
+        VBox words = new VBox(0, over, text, Ui.prose(points, "claim-notes"));
+        HBox row = new HBox(
+                8,
+                in,
+                Ui.grow(words),
+                Ui.label(Words.of("brief.moments", s.moments().size()), "claim-interval"),
+                notes,
+                Ui.button(Words.of("brief.up"), () -> change(b -> b.move(ids, s.id(), -1)), "quiet"),
+                Ui.button(Words.of("brief.down"), () -> change(b -> b.move(ids, s.id(), 1)), "quiet"));
+        row.setAlignment(Pos.CENTER_LEFT);
+        row.getStyleClass().add("skill-row");
+        return row;
+    }
+
+    private List<Slide> shown() {
+        return slides.stream().filter(s -> !s.hidden()).toList();
+    }
+
+    private void play() {
+        if (shown().isEmpty()) {
+            desk.notices().done(Words.of("brief.empty"));
+            return;
+        }
+        BriefShow s = new BriefShow(desk, shown(), () -> show.accept(null));
+        show.accept(s);
+        s.requestFocus();
+    }
+
+    private void choose(String ending, Consumer<Path> write) {
+        FileChooser chooser = new FileChooser();
+        chooser.setInitialFileName(desk.plan().get().id() + ".brief" + ending);
+        File file = chooser.showSaveDialog(getScene().getWindow());
+        if (file != null) {
+            write.accept(file.toPath());
+        }
+    }
+
+    /** Writes the moments as one film with cards; the outcome is told in a notice. */
+    public void writeFilm(Path target) {
+        export.film(shown(), desk.plan().get().brief().nameless(), target);
+    }
+
+    /** Writes the slides on paper with pictures; the outcome is told in a notice. */
+    public void writePdf(Path target) {
+        export.pdf(shown(), target);
+    }
+
+    /** Writes a page for any browser, clips beside it; the outcome is told in a notice. */
+    public void writeHtml(Path target) {
+        export.html(shown(), desk.plan().get().brief().nameless(), target);
+    }
+}

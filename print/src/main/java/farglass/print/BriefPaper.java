@@ -1,0 +1,82 @@
+package farglass.print;
+
+import farglass.brief.Slide;
+import farglass.stats.TagRef;
+import farglass.type.Typeface;
+import java.awt.image.BufferedImage;
+import java.io.IOException;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.function.Function;
+import org.apache.pdfbox.pdmodel.PDDocument;
+
+/** A briefing on paper: every slide with its points, its notes and pictures of its moments. */
+public final class BriefPaper {
+    private static final double STILL_WIDTH = 158;
+    private static final double STILL_HEIGHT = 89;
+    private static final double GAP = 10;
+
+    private final List<Slide> slides;
+    private final String title;
+    private final String care;
+    private final Function<TagRef, BufferedImage> stills;
+
+    /**
+     * @param slides those that are shown
+     * @param care words of caution at the foot of every page
+     * @param stills the picture of a moment, or null
+     */
+    public BriefPaper(List<Slide> slides, String title, String care, Function<TagRef, BufferedImage> stills) {
+        this.slides = List.copyOf(slides);
+        this.title = title;
+        this.care = care;
+        this.stills = stills;
+    }
+
+    /** Nothing half-written is left when it fails. */
+    public void write(Path target) throws IOException {
+        PaperFile.write(target, title, this::draw);
+    }
+
+    private void draw(PDDocument document) throws IOException {
+        try (Sheets s = new Sheets(document, care)) {
+            for (Slide x : slides) {
+                slide(s, x);
+            }
+        }
+    }
+
+    private void slide(Sheets s, Slide x) throws IOException {
+        if (x.kind() == Slide.Kind.TITLE) {
+            s.title(x.text(), String.join(", ", x.points()));
+            return;
+        }
+        s.need(x.moments().isEmpty() ? 70 : 70 + STILL_HEIGHT);
+        s.skip(6);
+        s.heading(x.heading());
+        s.text(x.text(), Typeface.SERIF_SEMIBOLD, 14, Ink.INK);
+        for (String point : x.points()) {
+            s.text(point, Typeface.SANS, 10, Ink.INK, 12);
+        }
+        if (!x.notes().isEmpty()) {
+            s.text(x.notes(), Typeface.SANS, 9.5, Ink.SOFT, 12);
+        }
+        pictures(s, x);
+    }
+
+    private void pictures(Sheets s, Slide x) throws IOException {
+        double left = Sheets.MARGIN;
+        boolean any = false;
+        for (TagRef moment : x.moments()) {
+            BufferedImage image = stills.apply(moment);
+            if (image != null) {
+                s.page().picture(image, left, s.y() + 6, STILL_WIDTH, STILL_HEIGHT);
+                left += STILL_WIDTH + GAP;
+                any = true;
+            }
+        }
+        if (any) {
+            s.skip(STILL_HEIGHT + 12);
+        }
+    }
+}

@@ -1,0 +1,2 @@
+/** A briefing as a page for any browser. */
+package farglass.store.brief;

@@ -1,0 +1,153 @@
+package farglass.store;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import farglass.lexicon.Lexicon;
+import farglass.match.Edit;
+import farglass.match.FilmRef;
+import farglass.match.MatchRecord;
+import farglass.plan.Assignment;
+import farglass.plan.PinnedClaim;
+import farglass.plan.Plan;
+import farglass.simulate.DemoLibrary;
+import farglass.stats.Grade;
+import farglass.time.ClockMap;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Clock;
+import java.time.Instant;
+import java.time.ZoneOffset;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+class ForgettingTest {
+    private static final Clock DAY = Clock.fixed(Instant.parse("2031-05-01T09:00:00Z"), ZoneOffset.UTC);
+    private static final Clock NEXT = Clock.fixed(Instant.parse("2031-05-02T09:00:00Z"), ZoneOffset.UTC);
+    private static final String BRISA = "brisa-tolendt";
+    private static final PinnedClaim CLAIM =
+            new PinnedClaim(BRISA, "guard.LAS", "Tolendt plays lasso guard.", "7 of 20", 0.3, 0.2, 0.5, Grade.FAIR);
+
+    @TempDir
+    private Path folder;
+
+    private int hers;
+    private int all;
+
+    @BeforeEach
+    void fill() throws Exception {
+        Files.createDirectories(folder.resolve("films"));
+        Files.writeString(folder.resolve("films/own.mp4"), "film");
+        Files.writeString(folder.resolve("films/shared.mp4"), "film");
+        List<MatchRecord> made = new ArrayList<>();
+        boolean[] used = new boolean[2];
+        for (MatchRecord r : DemoLibrary.matches(Lexicon.builtIn(), 3)) {
+            boolean mine = r.cornerOf(BRISA).isPresent();
+            hers += mine ? 1 : 0;
+            MatchRecord bare = r.withFilms(List.of());
+            if (mine && !used[0]) {
+                bare = bare.withFilms(List.of(
+                        FilmRef.of("films/own.mp4", 1000L, ClockMap.EMPTY),
+                        FilmRef.of("films/shared.mp4", 1000L, ClockMap.EMPTY)));
+                used[0] = true;
+            } else if (!mine && !used[1]) {
+                bare = bare.withFilms(List.of(FilmRef.of("films/shared.mp4", 1000L, ClockMap.EMPTY)));
+                used[1] = true;
+            }
+            made.add(bare);
+        }
+        all = made.size();
+        try (Library l = Library.open(folder.resolve("my.farglass"), DAY)) {
+            l.addAll(made);
+            MatchRecord first = made.stream()
+                    .filter(r -> r.cornerOf(BRISA).isPresent())
+                    .findFirst()
+                    .orElseThrow();
+            l.apply(first.id(), Edit.remove(first, first.tags().size() - 1));
+            l.setRemoved(first.id(), true);
+            l.set("truth." + first.id(), "a match");
+            for (Assignment a : DemoLibrary.assignments()) {
+                l.save(a.opponents().contains(BRISA) ? a.chance(BRISA, 0.4) : a);
+            }
+            l.save(Plan.empty("one", "Against Brisa", "ansa-kellivar", BRISA).open("pull"));
+            Plan other = Plan.empty("two", "Against Juno", "ansa-kellivar", "juno-fastrel");
+            l.save(other.pin(CLAIM)
+                    .open("like against her")
+                    .change("f1", f -> f.resting(CLAIM))
+                    .save("old"));
+        }
+    }
+
+    private boolean holds(String word) throws Exception {
+        try (Stream<Path> files = Files.walk(folder)) {
+            for (Path p : files.filter(Files::isRegularFile).toList()) {
+                String text = Files.readString(p, StandardCharsets.ISO_8859_1);
+                if (text.contains(word)) {
+                    return true;
+                }
+            }
+        }
+        return false;
+    }
+
+    @Test
+    void whatWillGoIsSaidFirstAndNothingIsChanged() throws Exception {
+        try (Library l = Library.open(folder.resolve("my.farglass"), NEXT)) {
+            Forgetting f = l.concerning(BRISA);
+            assertThat(f.matches()).hasSize(hers);
+            assertThat(f.plans()).containsExactly("one");
+            assertThat(f.quoting()).containsExactly("two");
+            assertThat(f.assignments()).isEmpty();
+            assertThat(f.naming()).containsExactlyInAnyOrder("lantern-bay-2031", "saltmarsh-2030");
+            assertThat(f.settings()).hasSize(1);
+            assertThat(f.films()).containsExactly(folder.resolve("films/own.mp4"));
+            assertThat(f.backups()).isNotEmpty();
+            assertThat(f.nothing()).isFalse();
+            assertThat(l.concerning("nobody").nothing()).isTrue();
+            assertThat(l.matches()).hasSize(all - 1);
+        }
+        assertThat(holds(BRISA)).isTrue();
+    }
+
+    @Test
+    void afterwardsNoFileHoldsTheAthlete() throws Exception {
+        try (Library l = Library.open(folder.resolve("my.farglass"), NEXT)) {
+            assertThat(l.forget(l.concerning(BRISA))).isEmpty();
+            assertThat(l.concerning(BRISA).nothing()).isTrue();
+            assertThat(l.matches()).hasSize(all - hers);
+            assertThat(l.plans()).extracting(Plan::id).containsExactly("two");
+            Plan two = l.plans().get(0);
+            assertThat(two.pinned()).isEmpty();
+            assertThat(two.openings().get(0).claims()).isEmpty();
+            assertThat(two.saved()).hasSize(1);
+            assertThat(l.stepPlan("two", -1))
+                    .as("no earlier version quotes her")
+                    .isEmpty();
+            assertThat(l.assignments()).hasSize(3).noneMatch(a -> a.opponents().contains(BRISA));
+            assertThat(l.assignments()).allMatch(a -> !a.chances().containsKey(BRISA));
+        }
+        assertThat(holds(BRISA)).isFalse();
+        assertThat(holds("Tolendt")).isFalse();
+        assertThat(folder.resolve("films/own.mp4")).doesNotExist();
+        assertThat(folder.resolve("films/shared.mp4"))
+                .as("another match uses it")
+                .exists();
+    }
+
+    @Test
+    void ownAssignmentsGoWithTheirAthlete() throws Exception {
+        try (Library l = Library.open(folder.resolve("my.farglass"), NEXT)) {
+            Forgetting f = l.concerning("ansa-kellivar");
+            assertThat(f.assignments()).hasSize(3);
+            assertThat(f.plans()).containsExactly("one", "two");
+            l.forget(f);
+            assertThat(l.assignments()).isEmpty();
+            assertThat(l.plans()).isEmpty();
+        }
+        assertThat(holds("Kellivar")).isFalse();
+    }
+}
