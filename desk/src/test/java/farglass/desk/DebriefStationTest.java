@@ -117,4 +117,35 @@ class DebriefStationTest extends DeskDriver {
         assertThat(desk.plan().get().approach().forecasts()).as("made anew").isEmpty();
         await("that match is still to come", () -> says("#station-debrief", "has not taken place"));
     }
+
+    @Test
+    void anAthleteIsForgottenAfterSayingWhatGoes() throws Exception {
+        press(KeyCode.CONTROL, KeyCode.DIGIT1);
+        fire("#matches-forget");
+        await("the sheet is there", () -> scene.lookup("#forget-sheet") != null);
+        assertThat(find("#forget-confirm").isDisabled()).as("nobody is chosen").isTrue();
+        long hers = desk.matches().stream()
+                .filter(r -> r.cornerOf("brisa-tolendt").isPresent())
+                .count();
+        int all = desk.matches().size();
+        onFx(() -> {
+            ((javafx.scene.control.ComboBox<?>) find("#forget-who"))
+                    .getSelectionModel()
+                    .select(new java.util.TreeMap<>(desk.athletes())
+                            .headMap("brisa-tolendt")
+                            .size());
+            return null;
+        });
+        await("it says what goes", () -> says("#forget-what", hers + " matches"));
+        assertThat(says("#forget-what", "1 plan of this athlete")).isTrue();
+        assertThat(desk.matches()).hasSize(all);
+        fire("#forget-confirm");
+        awaitNotice("is forgotten");
+        assertThat(desk.matches()).hasSize((int) (all - hers));
+        assertThat(desk.athletes()).doesNotContainKey("brisa-tolendt");
+        assertThat(desk.assignment().get().opponents()).doesNotContain("brisa-tolendt");
+        restart();
+        assertThat(desk.athletes()).doesNotContainKey("brisa-tolendt");
+        assertThat(desk.plans()).isEmpty();
+    }
 }

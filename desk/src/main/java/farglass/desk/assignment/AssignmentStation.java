@@ -85,12 +85,14 @@ public final class AssignmentStation implements Station, Keys.Bound {
                 Ui.button(Words.of("matches.who"), this::editSelected, "choice"),
                 Ui.button(Words.of("matches.remove"), this::removeSelected, "choice"),
                 Ui.button(Words.of("study.button"), this::study, "choice"),
-                Ui.button(Words.of("trainer.button"), this::practise, "choice"));
+                Ui.button(Words.of("trainer.button"), this::practise, "choice"),
+                Ui.button(Words.of("forget.button"), this::forget, "quiet"));
         tools.getChildren().forEach(b -> ((Button) b).setMinWidth(Region.USE_PREF_SIZE));
         tools.getChildren().get(1).setId("matches-add");
         tools.getChildren().get(4).setId("matches-remove");
         tools.getChildren().get(5).setId("matches-study");
         tools.getChildren().get(6).setId("matches-practise");
+        tools.getChildren().get(7).setId("matches-forget");
         tools.setAlignment(Pos.CENTER_LEFT);
         HBox counted = new HBox(16, onlyOpponents, count);
         counted.setAlignment(Pos.CENTER_RIGHT);
@@ -297,6 +299,12 @@ public final class AssignmentStation implements Station, Keys.Bound {
                                         table,
                                         () -> view.getChildren().removeIf(NotesSheet.class::isInstance))),
                         e -> desk.notices().problem(Words.of("notes.unreadable", file.getFileName(), e.getMessage())));
+    }
+
+    private void forget() {
+        ForgetSheet sheet = new ForgetSheet(desk, () -> view.getChildren().removeIf(ForgetSheet.class::isInstance));
+        view.getChildren().add(sheet);
+        sheet.requestFocus();
     }
 
     private void practise() {

@@ -35,20 +35,17 @@ public final class BriefSheet extends VBox {
     private final BriefExport export;
     private final VBox rows = new VBox(6);
     private final CheckBox nameless = new CheckBox(Words.of("brief.nameless"));
-    private final Consumer<Node> show;
     private List<Slide> slides = List.of();
     private final ChangeListener<Plan> planChanged = (o, was, is) -> fill();
 
     /**
      * @param index facts of all records
-     * @param show lays a node over the whole window, or takes it away again when null
      * @param close takes the sheet away
      */
-    public BriefSheet(Desk desk, LibraryIndex index, Consumer<Node> show, Runnable close) {
+    public BriefSheet(Desk desk, LibraryIndex index, Runnable close) {
         super(10);
         this.desk = desk;
         this.index = index;
-        this.show = show;
         this.export = new BriefExport(desk);
         setId("brief-sheet");
         getStyleClass().add("sheet");
@@ -168,9 +165,10 @@ public final class BriefSheet extends VBox {
             desk.notices().done(Words.of("brief.empty"));
             return;
         }
-        BriefShow s = new BriefShow(desk, shown(), () -> show.accept(null));
-        show.accept(s);
-        s.requestFocus();
+        desk.cover().set(new BriefShow(desk, shown(), () -> {
+            desk.cover().set(null);
+            requestFocus();
+        }));
     }
 
     private void choose(String ending, Consumer<Path> write) {

@@ -41,13 +41,14 @@ final class BriefShow extends VBox {
         getStyleClass().add("slide");
         setPadding(new Insets(34, 54, 30, 54));
         setFocusTraversable(true);
-        this.moment = new MomentView(desk, "", (match, tag) -> {});
+        this.moment = new MomentView(desk, "", (match, tag) -> {}).large();
         text.setId("slide-text");
         notes.setId("slide-notes");
         notes.setVisible(false);
         VBox said = new VBox(14, heading, text, points, notes);
         said.setMinWidth(420);
-        HBox middle = new HBox(30, Ui.grow(said), Ui.grow(moment));
+        said.setMaxWidth(520);
+        HBox middle = new HBox(30, said, Ui.grow(moment));
         HBox foot = new HBox(12, place, Ui.spring(), Ui.label(Words.of("brief.keys"), "soft"));
         foot.setAlignment(Pos.CENTER_LEFT);
         getChildren().addAll(Ui.grow(middle), foot);

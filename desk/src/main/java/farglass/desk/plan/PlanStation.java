@@ -422,28 +422,19 @@ public final class PlanStation implements Station, Keys.Bound {
         return Optional.ofNullable(file).map(File::toPath);
     }
 
-    /** The briefing lies over the station; shown full screen, it lies over the whole window. */
+    /** The briefing lies over the station. */
     private void openBrief() {
         if (desk.plan().get() == null
                 || desk.assignment().get() == null
                 || over.getChildren().size() > 1) {
             return;
         }
-        BriefSheet[] sheet = new BriefSheet[1];
-        sheet[0] = new BriefSheet(
+        BriefSheet sheet = new BriefSheet(
                 desk,
                 model.index().with(List.copyOf(desk.matches())),
-                shown -> {
-                    over.getChildren().removeIf(n -> n != view && n != sheet[0]);
-                    if (shown != null) {
-                        over.getChildren().add(shown);
-                    } else {
-                        sheet[0].requestFocus();
-                    }
-                },
                 () -> over.getChildren().setAll(view));
-        over.getChildren().add(sheet[0]);
-        sheet[0].requestFocus();
+        over.getChildren().add(sheet);
+        sheet.requestFocus();
     }
 
     private void choosePdf() {

@@ -26,6 +26,8 @@ public final class MomentView extends VBox {
     private final Desk desk;
     private final FilmView film = new FilmView();
     private final Label caption = Ui.prose("", "body");
+    private final StackPane screen;
+    private final Button open;
     private Path openPath;
     private String shownMatch;
     private int shownTag = -1;
@@ -37,12 +39,12 @@ public final class MomentView extends VBox {
     public MomentView(Desk desk, String hint, BiConsumer<String, Integer> toFilm) {
         super(8);
         this.desk = desk;
-        StackPane screen = new StackPane(film);
+        screen = new StackPane(film);
         screen.getStyleClass().add("screen");
         screen.setMinHeight(230);
         screen.setPrefHeight(252);
         film.open(null, hint);
-        Button open = Ui.button(
+        open = Ui.button(
                 Words.of("clip.open"),
                 () -> {
                     if (shownMatch != null) {
@@ -55,6 +57,14 @@ public final class MomentView extends VBox {
         caption.setMaxWidth(Double.MAX_VALUE);
         caption.setMinHeight(38);
         getChildren().addAll(screen, below);
+    }
+
+    /** As large as there is room for, with nothing to press: for showing to others. */
+    public MomentView large() {
+        screen.setPrefHeight(560);
+        Ui.grow(screen);
+        open.setVisible(false);
+        return this;
     }
 
     /** @param tag index of the tag it is about, -1 for none */

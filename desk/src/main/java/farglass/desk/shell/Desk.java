@@ -12,6 +12,7 @@ import farglass.plan.Plan;
 import farglass.profile.ClaimWriter;
 import farglass.rules.Ruleset;
 import farglass.rules.Rulesets;
+import farglass.store.Forgetting;
 import farglass.store.Library;
 import farglass.store.LibraryException;
 import java.nio.file.Path;
@@ -25,6 +26,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
+import java.util.function.Consumer;
 import java.util.function.UnaryOperator;
 import javafx.application.Platform;
 import javafx.beans.property.ObjectProperty;
@@ -35,6 +37,7 @@ import javafx.beans.property.SimpleStringProperty;
 import javafx.beans.property.StringProperty;
 import javafx.collections.FXCollections;
 import javafx.collections.ObservableList;
+import javafx.scene.Node;
 import javafx.scene.paint.Color;
 
 /**
@@ -56,6 +59,7 @@ public final class Desk implements AutoCloseable {
     private final ObservableList<Assignment> assignments = FXCollections.observableArrayList();
     private final ObjectProperty<Assignment> assignment = new SimpleObjectProperty<>();
     private final ReadOnlyObjectWrapper<MatchRecord> open = new ReadOnlyObjectWrapper<>();
+    private final ObjectProperty<Node> cover = new SimpleObjectProperty<>();
     private final ObjectProperty<Plan> plan = new SimpleObjectProperty<>();
     private final ObjectProperty<LikelyNext> likely = new SimpleObjectProperty<>();
     private final StringProperty profiled = new SimpleStringProperty();
@@ -122,6 +126,39 @@ public final class Desk implements AutoCloseable {
         }
         String them = a.opponents().isEmpty() ? "" : a.opponents().get(0);
         openPlan(them);
+    }
+
+    /**
+     * Deletes an athlete for good, in the background; what is shown follows.
+     *
+     * @param done gets the files that could not be deleted
+     */
+    public void forget(Forgetting f, Consumer<List<Path>> done) {
+        background.write(
+                () -> library.forget(f),
+                left -> {
+                    matches.removeIf(r -> f.matches().contains(r.id()));
+                    athletes = null;
+                    if (open.get() != null && f.matches().contains(open.get().id())) {
+                        open.set(matches.isEmpty() ? null : matches.get(0));
+                    }
+                    if (f.athlete().equals(profiled.get())) {
+                        profiled.set(athletes().keySet().stream().findFirst().orElse(null));
+                    }
+                    List<Assignment> kept = new ArrayList<>();
+                    for (Assignment a : assignments) {
+                        if (!f.assignments().contains(a.id())) {
+                            kept.add(a.without(f.athlete()));
+                        }
+                    }
+                    earlier.clear();
+                    assignments.setAll(kept);
+                    plan.set(null);
+                    assignment.set(null);
+                    assignment.set(kept.isEmpty() ? null : kept.get(0));
+                    done.accept(left);
+                },
+                e -> notices.problem(e.getMessage()));
     }
 
     /** All plans that have been kept. May be called from any thread. */
@@ -194,6 +231,11 @@ public final class Desk implements AutoCloseable {
 
     public ObservableList<Assignment> assignments() {
         return assignments;
+    }
+
+    /** What lies over the whole window, such as a briefing that is shown; null for nothing. */
+    public ObjectProperty<Node> cover() {
+        return cover;
     }
 
     public ObjectProperty<Assignment> assignment() {

@@ -29,6 +29,7 @@ import javafx.scene.layout.VBox;
 public final class Shell {
     private final Desk desk;
     private final BorderPane root = new BorderPane();
+    private final StackPane whole = new StackPane(root);
     private final StackPane page = new StackPane();
     private final VBox rail = new VBox();
     private final List<Station> stations = new ArrayList<>();
@@ -68,6 +69,13 @@ public final class Shell {
         root.setLeft(rail);
         root.setCenter(middle);
         root.addEventFilter(KeyEvent.KEY_PRESSED, this::keyPressed);
+        desk.cover().addListener((o, was, is) -> {
+            whole.getChildren().setAll(root);
+            if (is != null) {
+                whole.getChildren().add(is);
+                is.requestFocus();
+            }
+        });
         for (Station s : stations) {
             if (s instanceof Keys.Bound bound) {
                 bound.keys()
@@ -129,7 +137,18 @@ public final class Shell {
                 go(stations.get(n));
                 e.consume();
             }
+        } else if (current instanceof Keys.Bound bound && !within(e.getTarget(), current.view())) {
+            // the keyboard is still where the last station left it
+            bound.keys().handle(e);
         }
+    }
+
+    private static boolean within(Object target, Node view) {
+        Node n = target instanceof Node node ? node : null;
+        while (n != null && n != view) {
+            n = n.getParent();
+        }
+        return n != null;
     }
 
     private void keySheet() {
@@ -178,7 +197,7 @@ public final class Shell {
     }
 
     public Parent view() {
-        return root;
+        return whole;
     }
 
     /** The window has come up. */
