@@ -35,7 +35,11 @@ class ArrowsTest {
         "farglass.ask..",
         "farglass.chart..",
         "farglass.matchup..",
-        "farglass.conduct.."
+        "farglass.conduct..",
+        "farglass.camp..",
+        "farglass.debrief..",
+        "farglass.drill..",
+        "farglass.brief.."
     };
 
     @ArchTest
@@ -136,7 +140,7 @@ class ArrowsTest {
 
     @ArchTest
     static final ArchRule CORE_PACKAGES_HAVE_NO_CIRCLES = slices().matching(
-                    "farglass.(lexicon|time|match|check|stats|tendency|profile|phrase|plan|simulate|study|talk|rules|agreement|intake|trainer|type|ask|chart|matchup|conduct)..")
+                    "farglass.(lexicon|time|match|check|stats|tendency|profile|phrase|plan|simulate|study|talk|rules|agreement|intake|trainer|type|ask|chart|matchup|conduct|camp|debrief|drill|brief)..")
             .should()
             .beFreeOfCycles();
 }

@@ -45,7 +45,7 @@ public final class Main {
             EnduranceBench.start(minutes);
             System.exit(0);
         }
-        if (!List.of("WindowBench", "KeystrokeBench", "ScrubBench", "LibraryBench", "MeetingBench")
+        if (!List.of("WindowBench", "KeystrokeBench", "ScrubBench", "LibraryBench", "MeetingBench", "BriefBench")
                 .contains(chosen)) {
             harness(chosen);
         }
@@ -54,6 +54,9 @@ public final class Main {
         }
         if (chosen.isEmpty() || chosen.equals("MeetingBench")) {
             new MeetingBench().run();
+        }
+        if (chosen.isEmpty() || chosen.equals("BriefBench")) {
+            new BriefBench().run();
         }
         if (chosen.isEmpty() || chosen.equals("ScrubBench")) {
             new ScrubBench().run(Files.createTempDirectory("farglass-bench"));

@@ -6,6 +6,7 @@ import farglass.conduct.Sight;
 import farglass.match.Corner;
 import farglass.match.MatchRecord;
 import farglass.match.Tag;
+import farglass.plan.Brief;
 import farglass.plan.Fork;
 import farglass.plan.PinnedClaim;
 import farglass.plan.Plan;

@@ -1,6 +1,5 @@
 package farglass.plan;
 
-import farglass.brief.Brief;
 import farglass.camp.Camp;
 import farglass.conduct.Clause;
 import farglass.stats.TagRef;

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import farglass.lexicon.Lexicon;
 import farglass.match.MatchRecord;
+import farglass.plan.Brief;
 import farglass.plan.PinnedClaim;
 import farglass.plan.Plan;
 import farglass.profile.Claim;

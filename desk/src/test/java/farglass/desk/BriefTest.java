@@ -184,6 +184,50 @@ class BriefTest extends DeskDriver {
         await("it is closed", () -> scene.lookup("#brief-sheet") == null);
     }
 
+    @Test
+    void aDrillStopsAtTheTriggerIsAnsweredByKeyAndRemembered() throws Exception {
+        open();
+        press(KeyCode.CONTROL, KeyCode.DIGIT7);
+        await(
+                "the camp is there",
+                LONG,
+                () -> scene.lookup("#skill-triangle-theirs") != null
+                        || find("#camp-minutes").lookup(".skill-row") != null);
+        onFx(() -> {
+            ((javafx.scene.control.ToggleButton) find("#camp-page-drills")).fire();
+            return null;
+        });
+        await("drills are there", () -> scene.lookup("#drill-next") != null);
+        fire("#drill-next");
+        awaitNotice("Type who learns first");
+        onFx(() -> {
+            ((TextField) find("#drill-person")).setText("Ilse");
+            return null;
+        });
+        fire("#drill-next");
+        await("it asks", () -> !((Labeled) find("#drill-question")).getText().isEmpty());
+        assertThat(find("#drill-choices").lookupAll(".button").size()).isBetween(2, 4);
+        robot.push(KeyCode.DIGIT1);
+        await(
+                "it judges",
+                () -> ((Labeled) find("#drill-verdict")).getText().matches("(Right|No).*tomorrow.*|Right.*"));
+        String book = desk.settings().get("drill.book.Ilse").orElseThrow();
+        assertThat(farglass.drill.DrillBook.read(book).lines()).hasSize(1);
+        fire("#drill-next");
+        robot.push(KeyCode.DIGIT2);
+        await(
+                "a second is kept",
+                () -> farglass.drill.DrillBook.read(
+                                        desk.settings().get("drill.book.Ilse").orElseThrow())
+                                .lines()
+                                .size()
+                        == 2);
+        restart();
+        assertThat(desk.settings().get("drill.book.Ilse"))
+                .as("it outlives the window")
+                .isPresent();
+    }
+
     private boolean notice0(String part) {
         return ((Labeled) scene.lookup("#notice .notice-text")).getText().contains(part);
     }

@@ -1,6 +1,5 @@
 package farglass.desk.brief;
 
-import farglass.brief.Brief;
 import farglass.brief.Briefing;
 import farglass.brief.Slide;
 import farglass.desk.shell.Desk;
@@ -8,6 +7,7 @@ import farglass.desk.shell.Pages;
 import farglass.desk.shell.Ui;
 import farglass.desk.shell.Words;
 import farglass.plan.Assignment;
+import farglass.plan.Brief;
 import farglass.plan.Plan;
 import farglass.tendency.LibraryIndex;
 import java.io.File;

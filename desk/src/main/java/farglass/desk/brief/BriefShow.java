@@ -41,7 +41,7 @@ final class BriefShow extends VBox {
         getStyleClass().add("slide");
         setPadding(new Insets(34, 54, 30, 54));
         setFocusTraversable(true);
-        this.moment = new MomentView(desk, "", (match, tag) -> {}).large();
+        this.moment = new MomentView(desk, "", (match, tag) -> {}).large(560);
         text.setId("slide-text");
         notes.setId("slide-notes");
         notes.setVisible(false);

@@ -8,6 +8,8 @@ import farglass.camp.Skill;
 import farglass.desk.matchup.MeetingModel;
 import farglass.desk.shell.Desk;
 import farglass.desk.shell.Words;
+import farglass.drill.Drill;
+import farglass.drill.Drills;
 import farglass.matchup.Bracket;
 import farglass.matchup.Meeting;
 import farglass.matchup.MeetingWriter;
@@ -16,11 +18,14 @@ import farglass.matchup.Solved;
 import farglass.plan.Assignment;
 import farglass.plan.Plan;
 import farglass.tendency.Evidence;
+import farglass.tendency.Filter;
 import java.time.LocalDate;
 import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Set;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 
@@ -38,15 +43,21 @@ final class CampModel {
     private Solved skillsOf;
     private List<Skill> skills = List.of();
     private CardWriter cards;
+    private List<Drill> drills = List.of();
     private long round;
 
     /** All but the win chance after training. */
-    record Ready(Preparation preparation, Camp camp, Map<String, Readiness> readiness, CardWriter cards) {}
+    record Ready(
+            Preparation preparation,
+            Camp camp,
+            Map<String, Readiness> readiness,
+            CardWriter cards,
+            List<Drill> drills) {}
 
     /** Win chances with the plan, before and after what training has shown. */
     record Trained(double before, double after) {}
 
-    private record Skilled(List<Skill> skills, CardWriter cards) {}
+    private record Skilled(List<Skill> skills, CardWriter cards, List<Drill> drills) {}
 
     CampModel(Desk desk, MeetingModel meeting) {
         this.desk = desk;
@@ -77,14 +88,20 @@ final class CampModel {
                         () -> {
                             Meeting.Question q = solved.meeting().question();
                             Bracket b = Bracket.of(List.of(new Bracket.Opponent(q.them(), 1, solved, null)));
+                            List<Skill> now = Skill.of(b, Preparation.SKILLS);
+                            Evidence them = Evidence.of(index, q.them(), q.filter());
+                            Set<String> wanted = new LinkedHashSet<>();
+                            now.forEach(s -> wanted.add(s.technique()));
+                            // drills are made of whatever there is, the usual opponents included
+                            Evidence filmed = Evidence.of(index, q.them(), Filter.ALL);
                             return new Skilled(
-                                    Skill.of(b, Preparation.SKILLS),
-                                    new CardWriter(Locale.ENGLISH, writer, Evidence.of(index, q.them(), q.filter())));
+                                    now, new CardWriter(Locale.ENGLISH, writer, them), Drills.of(filmed, wanted));
                         },
                         s -> {
                             skillsOf = solved;
                             skills = s.skills();
                             cards = s.cards();
+                            drills = s.drills();
                             work();
                         },
                         e -> desk.notices().problem(Words.of("meeting.failed", String.valueOf(e.getMessage()))));
@@ -104,7 +121,7 @@ final class CampModel {
         Meeting m = skillsOf.meeting();
         Map<String, Readiness> readiness = new LinkedHashMap<>();
         skills.forEach(s -> readiness.put(s.key(), Readiness.of(s, m, camp)));
-        ready.set(new Ready(Preparation.of(skills, camp, today, event), camp, readiness, cards));
+        ready.set(new Ready(Preparation.of(skills, camp, today, event), camp, readiness, cards, drills));
         train(m, camp);
     }
 

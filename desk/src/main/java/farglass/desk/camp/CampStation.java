@@ -41,6 +41,7 @@ public final class CampStation implements Station, Keys.Bound {
     private final CalendarPage calendar;
     private final LogPage log;
     private final SettingsPage settings;
+    private final DrillsPage drills;
     private final CardView card;
     private final Pages pages = new Pages();
     private final Keys keys = new Keys();
@@ -54,6 +55,7 @@ public final class CampStation implements Station, Keys.Bound {
         this.skills = new MinutesPage(desk, model, card::show);
         this.calendar = new CalendarPage(desk, model, card::show);
         this.log = new LogPage(model);
+        this.drills = new DrillsPage(desk, model);
         this.settings = new SettingsPage(desk, model);
         keys.on("Ctrl+Z", "keys.undo", () -> desk.stepPlan(-1))
                 .on("Ctrl+Shift+Z", "keys.redo", () -> desk.stepPlan(1))
@@ -82,6 +84,9 @@ public final class CampStation implements Station, Keys.Bound {
                 Ui.button(Words.of("camp.ics"), () -> choose(".ics", this::writeIcs), "choice"),
                 Ui.button(Words.of("camp.csv"), () -> choose(".csv", this::writeCsv), "choice"),
                 Ui.button(Words.of("camp.pdf"), () -> choose(".pdf", this::writePdf), "strong-button"));
+        head.getChildren().stream()
+                .filter(javafx.scene.control.Button.class::isInstance)
+                .forEach(b -> ((javafx.scene.control.Button) b).setMinWidth(javafx.scene.layout.Region.USE_PREF_SIZE));
         head.setAlignment(Pos.CENTER_LEFT);
         HBox strip = new HBox(
                 26,
@@ -94,6 +99,7 @@ public final class CampStation implements Station, Keys.Bound {
         pages.add("camp.page.minutes", Pages.scroll(skills))
                 .add("camp.page.calendar", Pages.scroll(calendar))
                 .add("camp.page.log", Pages.scroll(log))
+                .add("camp.page.drills", drills)
                 .add("camp.page.settings", Pages.scroll(settings));
         VBox left = Ui.sheet(Words.of("camp.sheet"), pages.chips(), Ui.grow(pages.middle()));
         card.setMinWidth(430);
@@ -116,6 +122,7 @@ public final class CampStation implements Station, Keys.Bound {
         skills.fill();
         calendar.fill();
         log.fill();
+        drills.fill();
         settings.fill();
         card.fill();
     }
@@ -203,6 +210,7 @@ public final class CampStation implements Station, Keys.Bound {
     @Override
     public void hidden() {
         meeting.watch(false);
+        drills.pause();
     }
 
     @Override

@@ -12,6 +12,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.function.BiConsumer;
+import java.util.function.Consumer;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
@@ -60,8 +61,8 @@ public final class MomentView extends VBox {
     }
 
     /** As large as there is room for, with nothing to press: for showing to others. */
-    public MomentView large() {
-        screen.setPrefHeight(560);
+    public MomentView large(double height) {
+        screen.setPrefHeight(height);
         Ui.grow(screen);
         open.setVisible(false);
         return this;
@@ -69,12 +70,33 @@ public final class MomentView extends VBox {
 
     /** @param tag index of the tag it is about, -1 for none */
     public void play(MatchRecord r, MatchTime t, int tag, String text) {
+        shownTag = tag;
+        open(r, t, text, at -> {
+            film.player().loop(new Player.Loop(at.plus(-BEFORE_MS), at.plus(AFTER_MS)));
+            film.player().play();
+        });
+    }
+
+    /**
+     * Plays a span once and stands still at its end.
+     *
+     * @param fromMs, toMs from the moment, negative before it
+     * @return whether there is film of it
+     */
+    public boolean once(MatchRecord r, MatchTime t, long fromMs, long toMs, double speed, String text) {
+        shownTag = -1;
+        return open(r, t, text, at -> {
+            FilmTime from = FilmTime.ofMs(Math.max(0, at.ms() + fromMs));
+            film.player().review(new Player.Loop(from, at.plus(toMs)), List.of(speed));
+        });
+    }
+
+    private boolean open(MatchRecord r, MatchTime t, String text, Consumer<FilmTime> play) {
         caption.setText(text);
         shownMatch = r.id();
-        shownTag = tag;
         if (r.films().isEmpty()) {
             show(null, Words.of("clip.no-film"));
-            return;
+            return false;
         }
         FilmRef shown = r.films().stream()
                 .filter(f ->
@@ -89,10 +111,10 @@ public final class MomentView extends VBox {
             show(null, Words.of("clip.no-time"));
         } else {
             show(path, Words.of("film.opening"));
-            FilmTime at = places.get(0);
-            film.player().loop(new Player.Loop(at.plus(-BEFORE_MS), at.plus(AFTER_MS)));
-            film.player().play();
+            play.accept(places.get(0));
+            return true;
         }
+        return false;
     }
 
     /** Says something in place of a moment. */

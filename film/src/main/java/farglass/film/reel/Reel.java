@@ -12,6 +12,7 @@ import java.awt.Color;
 import java.awt.Graphics2D;
 import java.awt.RenderingHints;
 import java.awt.image.BufferedImage;
+import java.nio.ByteBuffer;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.function.BooleanSupplier;
@@ -77,6 +78,8 @@ public final class Reel {
     /** Draws the reel at any moment; keeps the film of the present clip open. */
     private final class Painter implements AutoCloseable {
         private FilmFile film;
+        private BufferedImage frame;
+        private ByteBuffer pixels;
 
         void draw(BufferedImage image, long ms) throws FilmException {
             long left = ms;
@@ -100,7 +103,9 @@ public final class Reel {
             g.setColor(PAPER);
             g.fillRect(0, 0, width, height);
             g.setColor(SOFT);
-            sans.draw(g, (index + 1) + " of " + clips.size(), MARGIN, MARGIN + 10, 18);
+            if (clips.size() > 1) {
+                sans.draw(g, (index + 1) + " of " + clips.size(), MARGIN, MARGIN + 10, 18);
+            }
             g.setColor(INK);
             double top = height / 2.0 - 20;
             List<Cards.Line> lines = Cards.lines(serif, c.title(), 36, width - 2 * MARGIN);
@@ -120,7 +125,11 @@ public final class Reel {
             int w = Math.max(2, (int) (info.width() * scale));
             int h = Math.max(2, (int) (info.height() * scale));
             FilmTime now = c.at(shownMs);
-            BufferedImage frame = Still.of(film, film.frameAt(now), w, h);
+            if (frame == null || frame.getWidth() != w || frame.getHeight() != h) {
+                frame = new BufferedImage(w, h, BufferedImage.TYPE_INT_RGB);
+                pixels = ByteBuffer.allocateDirect(4 * w * h);
+            }
+            Still.into(film, film.frameAt(now), frame, pixels);
             Graphics2D g = graphics(image);
             g.setColor(INK);
             g.fillRect(0, 0, width, height);

@@ -1,7 +1,7 @@
 package farglass.store.json;
 
 import com.fasterxml.jackson.databind.JsonNode;
-import farglass.brief.Brief;
+import farglass.plan.Brief;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;

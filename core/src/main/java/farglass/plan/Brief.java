@@ -1,4 +1,4 @@
-package farglass.brief;
+package farglass.plan;
 
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
