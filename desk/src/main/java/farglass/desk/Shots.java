@@ -17,6 +17,7 @@ import javafx.animation.KeyFrame;
 import javafx.animation.Timeline;
 import javafx.application.Platform;
 import javafx.scene.Scene;
+import javafx.scene.control.ButtonBase;
 import javafx.scene.control.ListView;
 import javafx.scene.control.TextField;
 import javafx.scene.control.ToggleButton;
@@ -75,6 +76,20 @@ final class Shots {
         steps.add(() -> shell.go(5));
         chip("#plan-page-proposed", "plan");
         chip("#plan-page-grid", "grid");
+        chip("#plan-page-conduct", "conduct");
+        steps.add(() -> ((ButtonBase) scene.lookup("#plan-brief")).fire());
+        steps.add(() -> {});
+        steps.add(() -> picture("briefing"));
+        steps.add(() -> shell.go(6));
+        steps.add(() -> {});
+        steps.add(() -> picture("camp"));
+        chip("#camp-page-calendar", "calendar");
+        steps.add(() ->
+                desk.assignment().set(desk.assignments().get(desk.assignments().size() - 1)));
+        steps.add(() -> shell.go(7));
+        steps.add(() -> {});
+        steps.add(() -> picture("debrief"));
+        chip("#debrief-page-forecasts", "forecasts");
         steps.add(Platform::exit);
         waitForFilms();
     }
@@ -128,6 +143,9 @@ final class Shots {
             PinnedClaim first = next.pinned().get(0);
             PinnedClaim second = next.pinned().get(1);
             next = next.change("f2", f -> f.resting(first)).change("f3", f -> f.resting(second));
+            next = next.promise("f2", "collar grip within 10 s of every restart")
+                    .promise("", "no pass with their sleeve grip")
+                    .promise("", "at least 2 takedowns");
             return next.change("f1", f -> f.text(f.text(), "deny the grip she wants"));
         });
     }

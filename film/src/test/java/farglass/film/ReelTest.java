@@ -75,6 +75,35 @@ class ReelTest {
     }
 
     @Test
+    void aReelIsAsLargeAsItIsAskedToBe() throws Exception {
+        Path a = TestFilm.h264().rate(25).write(folder.resolve("a.mp4"), 100);
+        Path target = folder.resolve("large.mp4");
+        Reel reel = new Reel(
+                List.of(clip(a, 1, 2, false), clip(a, 2, 3, false)), new DrawingPainter(who -> Color.RED), 1280, 720);
+        assertThat(reel.write(target, x -> {}, () -> false)).isTrue();
+        try (FilmFile film = FilmFile.open(target)) {
+            assertThat(film.info().width()).isEqualTo(1280);
+            assertThat(film.info().height()).isEqualTo(720);
+            // the same film in the second clip: pictures of the first must not stand in for it
+            BufferedImage first = Still.of(film, film.frameAt(s(2.3)));
+            BufferedImage second = Still.of(film, film.frameAt(s(2.3 + 2.8)));
+            assertThat(differing(first, second)).isGreaterThan(1000);
+            assertThat(red(Still.of(film, film.frameAt(s(1.8 + 1 + 1.8 + 0.2)))))
+                    .isGreaterThan(500);
+        }
+    }
+
+    private static int differing(BufferedImage a, BufferedImage b) {
+        int n = 0;
+        for (int y = 0; y < a.getHeight(); y++) {
+            for (int x = 0; x < a.getWidth(); x++) {
+                n += Math.abs((a.getRGB(x, y) & 0xff) - (b.getRGB(x, y) & 0xff)) > 60 ? 1 : 0;
+            }
+        }
+        return n;
+    }
+
+    @Test
     void theDecisiveSecondIsShownAtHalfSpeed() throws Exception {
         Clip c = clip(folder.resolve("x"), 10, 13, true);
         assertThat(c.shownMs()).isEqualTo(3500);

@@ -118,6 +118,8 @@ public final class PlanStation implements Station, Keys.Bound {
                 desk.openPlan(is);
             }
         });
+        Node brief = Ui.button(Words.of("plan.brief"), this::openBrief, "choice");
+        brief.setId("plan-brief");
         HBox head = new HBox(
                 10,
                 question,
@@ -127,7 +129,7 @@ public final class PlanStation implements Station, Keys.Bound {
                 Ui.button(Words.of("plan.redo"), () -> desk.stepPlan(1), "choice"),
                 Ui.button(Words.of("plan.json"), this::chooseJson, "choice"),
                 Ui.button(Words.of("plan.pdf"), this::choosePdf, "choice"),
-                Ui.button(Words.of("plan.brief"), this::openBrief, "choice"),
+                brief,
                 Ui.button(Words.of("plan.card"), this::chooseCard, "strong-button"));
         head.setAlignment(Pos.CENTER_LEFT);
         ScrollPane canvas = new ScrollPane(tree);

@@ -1,0 +1,96 @@
+package farglass.store.json;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import com.fasterxml.jackson.databind.ObjectMapper;
+import farglass.camp.Skill;
+import farglass.debrief.Branch;
+import farglass.lexicon.Lexicon;
+import farglass.matchup.Meeting;
+import farglass.matchup.MeetingWriter;
+import farglass.matchup.Proposal;
+import farglass.matchup.Settings;
+import farglass.matchup.Wishes;
+import farglass.rules.Rulesets;
+import farglass.simulate.DemoLibrary;
+import farglass.tendency.Filter;
+import farglass.tendency.LibraryIndex;
+import java.time.LocalDate;
+import java.util.Locale;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
+
+class ProposalReaderTest {
+    private static Proposal proposal;
+    private static String text;
+
+    @BeforeAll
+    static void write() throws Exception {
+        Lexicon lexicon = Lexicon.builtIn();
+        Meeting m = Meeting.of(
+                LibraryIndex.of(DemoLibrary.matches(lexicon, DemoLibrary.SEED), lexicon),
+                new Meeting.Question(
+                        "ansa-kellivar",
+                        "juno-fastrel",
+                        Rulesets.builtIn().orUsual("submission-only", null),
+                        Filter.ALL,
+                        LocalDate.of(2031, 5, 3),
+                        480_000,
+                        Settings.USUAL.coarse(),
+                        Wishes.NONE));
+        proposal = Proposal.of(m.solve(), null);
+        text = new ObjectMapper()
+                .writeValueAsString(
+                        new ProposalJson(proposal, new MeetingWriter(Locale.ENGLISH, lexicon, "Ansa", "Juno"))
+                                .document(1));
+    }
+
+    private static int size(Branch b) {
+        return 1 + b.next().stream().mapToInt(ProposalReaderTest::size).sum();
+    }
+
+    private static int size(Proposal.Node n) {
+        return 1 + n.next().stream().mapToInt(ProposalReaderTest::size).sum();
+    }
+
+    @Test
+    void whatWasWrittenIsRead() throws Exception {
+        ProposalReader p = ProposalReader.read(text);
+        assertThat(p.us()).isEqualTo("ansa-kellivar");
+        assertThat(p.them()).isEqualTo("juno-fastrel");
+        assertThat(p.ruleset()).isEqualTo("submission-only");
+        assertThat(size(p.root())).isEqualTo(size(proposal.root()));
+        assertThat(p.root().ours()).isTrue();
+        assertThat(p.forecasts()).hasSameSizeAs(proposal.forecasts());
+        assertThat(p.forecasts().get(0).what()).isEqualTo("win");
+        assertThat(p.forecasts())
+                .anyMatch(f -> f.what().startsWith("visit ") && f.what().length() > 8);
+        assertThat(p.skills()).isNotEmpty().isSortedAccordingTo((a, b) -> Double.compare(b.worth(), a.worth()));
+        assertThat(p.skills()).extracting(Skill::key).doesNotHaveDuplicates();
+        assertThat(p.skills()).allMatch(s -> !s.places().isEmpty());
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"", "[]", "{", "{\"format\":\"farglass.plan/1\"}", "{\"format\":\"farglass.proposal/1\"}"})
+    void whatIsNoProposalIsRefused(String document) {
+        assertThatThrownBy(() -> ProposalReader.read(document)).isInstanceOf(FormatException.class);
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "'\"actor\":\"them\"', '\"actor\":\"referee\"', referee",
+        "'\"leverage\":[', '\"leverage\":[3,', /leverage/0",
+        "'\"forecasts\":[', '\"forecasts\":[{\"what\":\"win\",\"claim\":\"x\",\"p\":7},', /forecasts/0",
+        "'\"option\":', '\"choice\":', /tree/option"
+    })
+    void whatIsWrongIsNamed(String right, String wrong, String named) {
+        assertThat(text).contains(right);
+        assertThatThrownBy(() -> ProposalReader.read(text.replace(right, wrong)))
+                .isInstanceOf(FormatException.class)
+                .hasMessageContaining(named);
+    }
+}
