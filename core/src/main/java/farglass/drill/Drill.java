@@ -19,7 +19,9 @@ public record Drill(String id, Kind kind, TagRef tag, MatchTime t, String trigge
         /** Our attempt is seen: how does the opponent answer? */
         ANSWER,
         /** The opponent begins: to which side? */
-        SIDE
+        SIDE,
+        /** Just before somebody got through to the opponent: where is the opening? */
+        OPENING
     }
 
     public Drill {

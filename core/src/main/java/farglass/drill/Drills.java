@@ -9,11 +9,14 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
+import java.util.TreeMap;
 
 /** Drills from real clips of an opponent: what he answers to an attempt, and to which side he begins his own. */
 public final class Drills {
     private static final int CHOICES = 4;
+    private static final Set<String> ATTACKS = Set.of("takedown", "sweep", "pass", "back-take", "submission");
     private static final int TRIGGERS = 100;
     private static final long SEED = 1;
 
@@ -61,8 +64,37 @@ public final class Drills {
                         List.of(Side.LEFT.code(), Side.RIGHT.code())));
             }
         }
+        drills.addAll(openings(them, filmed));
         drills.sort(Comparator.comparing((Drill d) -> !wanted.contains(d.trigger())));
         return List.copyOf(drills);
+    }
+
+    /** What worked against the opponent; the other choices are what is tried against him most. */
+    private static List<Drill> openings(Evidence them, Set<String> filmed) {
+        List<Evidence.Act> tried = them.acts(a -> !a.own() && ATTACKS.contains(a.family()));
+        Map<String, Integer> counts = new TreeMap<>();
+        tried.forEach(a -> counts.merge(a.action().technique(), 1, Integer::sum));
+        List<String> usual = counts.entrySet().stream()
+                .sorted(Map.Entry.<String, Integer>comparingByValue().reversed())
+                .map(Map.Entry::getKey)
+                .toList();
+        List<Drill> drills = new ArrayList<>();
+        for (Evidence.Act a : tried) {
+            if (!a.action().completed() || !filmed.contains(a.seen().record().id()) || usual.size() < 2) {
+                continue;
+            }
+            Set<String> choices = new LinkedHashSet<>(List.of(a.action().technique()));
+            usual.forEach(u -> add(choices, u));
+            drills.add(new Drill(
+                    id("opening", a.ref()),
+                    Drill.Kind.OPENING,
+                    a.ref(),
+                    a.action().t(),
+                    a.action().technique(),
+                    a.action().technique(),
+                    choices.stream().sorted().toList()));
+        }
+        return drills;
     }
 
     private static String id(String kind, TagRef tag) {

@@ -1,8 +1,10 @@
 package farglass.profile;
 
 import farglass.match.RemarkKind;
+import farglass.match.Tag;
 import farglass.stats.GammaPrior;
 import farglass.stats.Trial;
+import farglass.tendency.Evidence;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -27,7 +29,29 @@ final class ErrorsPage {
                 List.of(
                         Section.of("errors.all", all(errors)),
                         Section.of("errors.kinds", kinds(errors)),
-                        Section.of("errors.praise", praise())));
+                        Section.of("errors.praise", praise()),
+                        notes()));
+    }
+
+    /** Notes of this athlete's matches, whichever of the two they were written about: lessons of debriefs among them. */
+    private Section notes() {
+        List<Figure.Notes.Note> notes = new ArrayList<>();
+        q.evidence().matches().stream()
+                .sorted(java.util.Comparator.comparing((Evidence.Seen s) ->
+                                String.valueOf(s.record().details().date()))
+                        .reversed())
+                .forEach(s -> {
+                    for (int i = 0; i < s.record().tags().size(); i++) {
+                        if (s.record().tags().get(i) instanceof Tag.Remark r
+                                && r.kind() == RemarkKind.NOTE
+                                && r.text() != null
+                                && !r.text().isBlank()) {
+                            notes.add(new Figure.Notes.Note(r.text().strip(), s.trial(i, true)));
+                        }
+                    }
+                });
+        Section section = Section.of("errors.notes", List.of());
+        return notes.isEmpty() ? section : section.with(new Figure.Notes(List.copyOf(notes)));
     }
 
     private List<Claim> all(List<Remarks.Said> errors) {

@@ -19,6 +19,12 @@ public sealed interface Figure {
     /** What led to every lock. */
     record Trees(List<FinishTree.Node> roots) implements Figure {}
 
+    /** What was written down, in words, newest match first. */
+    record Notes(List<Note> notes) implements Figure {
+        /** @param about where it was written */
+        public record Note(String text, Trial about) {}
+    }
+
     /**
      * Counts by year.
      *

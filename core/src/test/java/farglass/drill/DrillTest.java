@@ -67,7 +67,7 @@ class DrillTest {
     void theDemoHasDrillsOfBothKindsThePlansFirst() {
         List<Drill> drills = demo(Set.of());
         assertThat(drills).hasSizeGreaterThan(10);
-        assertThat(drills).extracting(Drill::kind).contains(Drill.Kind.ANSWER, Drill.Kind.SIDE);
+        assertThat(drills).extracting(Drill::kind).contains(Drill.Kind.ANSWER, Drill.Kind.SIDE, Drill.Kind.OPENING);
         assertThat(drills).extracting(Drill::id).doesNotHaveDuplicates();
         assertThat(drills).allMatch(d -> d.choices().size() >= 2 && d.choices().size() <= 4);
         String last = drills.get(drills.size() - 1).trigger();

@@ -141,4 +141,42 @@ class RemarksTest {
         assertThat(fact.estimate().mean()).isGreaterThan(0.7);
         assertThat(fact.estimate().lo()).isPositive();
     }
+
+    @Test
+    void aLessonStandsInTheProfilesOfBoth() {
+        MatchRecord older = named(
+                "old",
+                LocalDate.of(2030, 1, 1),
+                "us",
+                "them",
+                start(),
+                at(0, "STD"),
+                remark(299, RemarkKind.NOTE, "  Take the collar first ", null, null),
+                end(300));
+        MatchRecord newer = named(
+                "new",
+                LocalDate.of(2031, 1, 1),
+                "us",
+                "them",
+                start(),
+                at(0, "STD"),
+                remark(10, RemarkKind.NOTE, "Breathe", null, null),
+                remark(20, RemarkKind.NOTE, " ", null, null),
+                end(300));
+        for (String who : List.of("us", "them")) {
+            Profile p = Profile.of(List.of(older, newer), who, PLAIN, LEXICON, 1);
+            Section notes = p.page(Question.ERRORS).sections().stream()
+                    .filter(x -> x.title().equals("errors.notes"))
+                    .findFirst()
+                    .orElseThrow();
+            assertThat(((Figure.Notes) notes.figure()).notes())
+                    .as(who)
+                    .extracting(Figure.Notes.Note::text)
+                    .containsExactly("Breathe", "Take the collar first");
+        }
+        Profile silent = Profile.of(List.of(match(3)), "us", PLAIN, LEXICON, 1);
+        assertThat(silent.page(Question.ERRORS).sections())
+                .filteredOn(x -> x.title().equals("errors.notes"))
+                .allMatch(Section::isEmpty);
+    }
 }

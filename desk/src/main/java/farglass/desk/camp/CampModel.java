@@ -19,6 +19,7 @@ import farglass.plan.Assignment;
 import farglass.plan.Plan;
 import farglass.tendency.Evidence;
 import farglass.tendency.Filter;
+import farglass.tendency.LibraryIndex;
 import java.time.LocalDate;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
@@ -95,7 +96,7 @@ final class CampModel {
                             // drills are made of whatever there is, the usual opponents included
                             Evidence filmed = Evidence.of(index, q.them(), Filter.ALL);
                             return new Skilled(
-                                    now, new CardWriter(Locale.ENGLISH, writer, them), Drills.of(filmed, wanted));
+                                    now, new CardWriter(Locale.ENGLISH, writer, them), drills(filmed, index, wanted));
                         },
                         s -> {
                             skillsOf = solved;
@@ -123,6 +124,17 @@ final class CampModel {
         skills.forEach(s -> readiness.put(s.key(), Readiness.of(s, m, camp)));
         ready.set(new Ready(Preparation.of(skills, camp, today, event), camp, readiness, cards, drills));
         train(m, camp);
+    }
+
+    /** Of the opponent; without film of him of whoever there is film of, practice films among them. */
+    private static List<Drill> drills(Evidence them, LibraryIndex index, Set<String> wanted) {
+        List<Drill> own = Drills.of(them, wanted);
+        if (!own.isEmpty()) {
+            return own;
+        }
+        return index.athletes().stream()
+                .flatMap(a -> Drills.of(Evidence.of(index, a, Filter.ALL), wanted).stream())
+                .toList();
     }
 
     private boolean belongs(Plan p) {

@@ -30,6 +30,9 @@ final class DrillsPage extends VBox {
     private static final Duration TIME = Duration.seconds(8);
     private static final long BEFORE_MS = 4000;
     private static final long AFTER_MS = 4500;
+    /** An opening is seen before anybody has moved through it. */
+    private static final long OPEN_MS = 500;
+
     private static final double SLOW = 0.5;
     private static final String PERSON = "drill.person";
     private static final String BOOK = "drill.book.";
@@ -126,7 +129,12 @@ final class DrillsPage extends VBox {
         asked = d;
         verdict.setText("");
         String trigger = desk.lexicon().techniqueName(d.trigger());
-        question.setText(Words.of(d.kind() == Drill.Kind.SIDE ? "drill.side" : "drill.answer", trigger));
+        question.setText(
+                switch (d.kind()) {
+                    case SIDE -> Words.of("drill.side", trigger);
+                    case ANSWER -> Words.of("drill.answer", trigger);
+                    case OPENING -> Words.of("drill.opening");
+                });
         choices.getChildren().clear();
         for (int i = 0; i < d.choices().size(); i++) {
             String code = d.choices().get(i);
@@ -134,7 +142,7 @@ final class DrillsPage extends VBox {
                     .add(Ui.button(Words.of("drill.choice", i + 1, words(code)), () -> answer(code), "choice"));
         }
         requestFocus();
-        show(-BEFORE_MS, 0, 1);
+        show(-BEFORE_MS, d.kind() == Drill.Kind.OPENING ? -OPEN_MS : 0, 1);
         // the time for an answer begins when the clip stands still
         since = System.nanoTime() + BEFORE_MS * 1_000_000;
         late.setDelay(Duration.millis(BEFORE_MS));

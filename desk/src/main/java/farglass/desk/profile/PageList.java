@@ -20,6 +20,7 @@ import java.util.function.Consumer;
 import javafx.scene.Node;
 import javafx.scene.control.ListCell;
 import javafx.scene.control.ListView;
+import javafx.scene.layout.HBox;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import javafx.scene.paint.Color;
@@ -204,6 +205,19 @@ final class PageList extends ListView<PageRow> {
         }
         if (figure instanceof Figure.Trees t) {
             return new TreesView(desk.lexicon(), t, colour(), playAll);
+        }
+        if (figure instanceof Figure.Notes n) {
+            VBox notes = new VBox(4);
+            n.notes()
+                    .forEach(x -> notes.getChildren()
+                            .add(new HBox(
+                                    8,
+                                    Ui.grow(Ui.prose(x.text(), "pinned-sentence")),
+                                    Ui.button(
+                                            Words.of("matchup.play", 1),
+                                            () -> playAll.accept(List.of(x.about())),
+                                            "quiet"))));
+            return notes;
         }
         return new YearsView((Figure.Years) figure, colour(), playAll);
     }
