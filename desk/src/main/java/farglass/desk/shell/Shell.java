@@ -137,18 +137,19 @@ public final class Shell {
                 go(stations.get(n));
                 e.consume();
             }
-        } else if (current instanceof Keys.Bound bound && !within(e.getTarget(), current.view())) {
-            // the keyboard is still where the last station left it
+        } else if (current instanceof Keys.Bound bound && nowhere(e.getTarget())) {
+            // the keyboard is still where the last station left it, or on the rail
             bound.keys().handle(e);
         }
     }
 
-    private static boolean within(Object target, Node view) {
+    /** Neither in a station nor in a sheet that lies over one. */
+    private boolean nowhere(Object target) {
         Node n = target instanceof Node node ? node : null;
-        while (n != null && n != view) {
+        while (n != null && n != rail) {
             n = n.getParent();
         }
-        return n != null;
+        return n == rail || !(target instanceof Node) || target == root || target == whole;
     }
 
     private void keySheet() {
