@@ -64,6 +64,7 @@ final class MeetingBench {
         long from = System.nanoTime();
         Uncertainty.of(m, 1, x -> {}, () -> false);
         line(Uncertainty.DRAWS + " draws", (System.nanoTime() - from) / 1e9, 45);
+        System.gc();
         long used = Runtime.getRuntime().totalMemory() - Runtime.getRuntime().freeMemory();
         System.out.printf(Locale.ROOT, "  heap in use after that %d MB, limit 600%n", used >> 20);
         agreement();

@@ -13,16 +13,19 @@ public record Preparation(List<Skill> skills, Allocation allocation, CampCalenda
     /** Skills that a camp is shared out among. */
     public static final int SKILLS = 14;
 
+    private static final int USUAL_DAYS = 28;
+
     public Preparation {
         skills = List.copyOf(skills);
     }
 
     /**
-     * @param today first day when the camp names none
+     * @param today a camp that names no first day begins four weeks before the event, but not before today
      * @param event day of the match
      */
     public static Preparation of(List<Skill> skills, Camp camp, LocalDate today, LocalDate event) {
-        LocalDate from = camp.from() == null ? today : camp.from();
+        LocalDate usual = event.minusDays(USUAL_DAYS);
+        LocalDate from = camp.from() != null ? camp.from() : today.isAfter(usual) ? today : usual;
         int rounds = CampCalendar.dates(camp, from, event).size() * camp.roundsADay();
         List<Allocation.Want> wants = skills.stream()
                 .map(s -> new Allocation.Want(s.key(), s.worth(), camp.setting(s)))

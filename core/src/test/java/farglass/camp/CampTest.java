@@ -75,6 +75,19 @@ class CampTest {
     }
 
     @Test
+    void aCampThatNamesNoFirstDayBeginsFourWeeksBefore() {
+        Preparation far = Preparation.of(skills, Camp.USUAL, EVENT.minusYears(3), EVENT);
+        assertThat(far.calendar().days().get(0).date()).isBetween(EVENT.minusDays(28), EVENT.minusDays(26));
+        Preparation near = Preparation.of(skills, Camp.USUAL, EVENT.minusDays(6), EVENT);
+        assertThat(near.calendar().days()).allMatch(d -> !d.date().isBefore(EVENT.minusDays(6)));
+        Preparation past = Preparation.of(skills, Camp.USUAL, EVENT.plusDays(1), EVENT);
+        assertThat(past.calendar().days()).isEmpty();
+        assertThat(past.minutes()).isZero();
+        Preparation named = Preparation.of(skills, Camp.USUAL.from(FROM), EVENT.plusDays(1), EVENT);
+        assertThat(named.calendar().days().get(0).date()).isEqualTo(LocalDate.of(2031, 4, 2));
+    }
+
+    @Test
     void theLastWeekIsLight() {
         CampCalendar c = calendar(Camp.USUAL);
         for (CampCalendar.Day d : c.days()) {

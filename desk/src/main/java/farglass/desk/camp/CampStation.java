@@ -26,6 +26,9 @@ import javafx.stage.FileChooser;
 
 /** The camp that follows from the plan. */
 public final class CampStation implements Station, Keys.Bound {
+    /** From so many days on the date says more than their number. */
+    private static final long FAR = 120;
+
     private final Desk desk;
     private final MeetingModel meeting;
     private final CampModel model;
@@ -138,7 +141,10 @@ public final class CampStation implements Station, Keys.Bound {
         LocalDate event =
                 desk.assignment().get() == null ? null : desk.assignment().get().date();
         long days = event == null ? 0 : ChronoUnit.DAYS.between(LocalDate.now(desk.clock()), event);
-        question.setText(days > 0 ? Words.of("camp.question", days) : Words.of("camp.question.none"));
+        question.setText(
+                days > FAR
+                        ? Words.of("camp.question.far", String.valueOf(event))
+                        : days > 0 ? Words.of("camp.question", days) : Words.of("camp.question.none"));
         if (!there) {
             return;
         }
