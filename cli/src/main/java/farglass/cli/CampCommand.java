@@ -56,7 +56,7 @@ final class CampCommand implements Callable<Integer> {
     public Integer call() throws Unreadable {
         Camp camp;
         try {
-            camp = Camp.USUAL.days(weekdays()).minutes(minutes, round);
+            camp = Camp.USUAL.from(from).days(weekdays()).minutes(minutes, round);
         } catch (IllegalArgumentException e) {
             throw new ParameterException(spec.commandLine(), e.getMessage());
         }

@@ -83,7 +83,7 @@ class CampCommandsTest {
                 "--plan",
                 plan,
                 "--from",
-                "2031-04-01",
+                "2031-03-02",
                 "--event",
                 "2031-05-03",
                 "--minutes",
@@ -92,6 +92,7 @@ class CampCommandsTest {
                 "tue,thu");
         assertThat(ran.code()).as(ran.err()).isZero();
         JsonNode days = ran.json().get("days");
+        assertThat(days.get(0).get("date").asText()).as("as it was asked for").isEqualTo("2031-03-04");
         int rounds = 0;
         for (JsonNode d : days) {
             assertThat(LocalDate.parse(d.get("date").asText()).getDayOfWeek().toString())

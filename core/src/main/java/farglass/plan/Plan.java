@@ -6,6 +6,7 @@ import farglass.stats.TagRef;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Consumer;
 import java.util.function.UnaryOperator;
 
 /**
@@ -73,6 +74,12 @@ public record Plan(
                 Brief.USUAL);
     }
 
+    private Plan with(Consumer<PlanDraft> change) {
+        PlanDraft d = new PlanDraft(this);
+        change.accept(d);
+        return d.plan();
+    }
+
     public static Plan empty(String id, String title, String us, String them) {
         return new Plan(id, title, us, them, List.of(), List.of(), "");
     }
@@ -81,26 +88,12 @@ public record Plan(
         List<PinnedClaim> list = new ArrayList<>(pinned);
         list.removeIf(c -> c.sameAs(claim));
         list.add(claim);
-        return new Plan(
-                id, title, us, them, list, openings, remarks, judgements, own, approach, clauses, saved, camp, brief);
+        return with(d -> d.pinned = list);
     }
 
     public Plan unpin(PinnedClaim claim) {
-        return new Plan(
-                id,
-                title,
-                us,
-                them,
-                pinned.stream().filter(c -> !c.sameAs(claim)).toList(),
-                openings,
-                remarks,
-                judgements,
-                own,
-                approach,
-                clauses,
-                saved,
-                camp,
-                brief);
+        return with(
+                d -> d.pinned = pinned.stream().filter(c -> !c.sameAs(claim)).toList());
     }
 
     public boolean isPinned(String athlete, String claim) {
@@ -122,8 +115,7 @@ public record Plan(
         if (!j.empty()) {
             list.add(j);
         }
-        return new Plan(
-                id, title, us, them, pinned, openings, remarks, list, own, approach, clauses, saved, camp, brief);
+        return with(d -> d.judgements = list);
     }
 
     /** Adds a claim in own words. */
@@ -136,46 +128,17 @@ public record Plan(
                         .orElse(0);
         List<OwnClaim> list = new ArrayList<>(own);
         list.add(new OwnClaim("own." + number, athlete, sentence.strip(), tags));
-        return new Plan(
-                id,
-                title,
-                us,
-                them,
-                pinned,
-                openings,
-                remarks,
-                judgements,
-                list,
-                approach,
-                clauses,
-                saved,
-                camp,
-                brief);
+        return with(d -> d.own = list);
     }
 
     /** Without one of the claims in own words. */
     public Plan withdraw(String ownClaim) {
         List<OwnClaim> list = own.stream().filter(o -> !o.id().equals(ownClaim)).toList();
-        return new Plan(
-                id,
-                title,
-                us,
-                them,
-                pinned,
-                openings,
-                remarks,
-                judgements,
-                list,
-                approach,
-                clauses,
-                saved,
-                camp,
-                brief);
+        return with(d -> d.own = list);
     }
 
     public Plan approach(Approach next) {
-        return new Plan(
-                id, title, us, them, pinned, openings, remarks, judgements, own, next, clauses, saved, camp, brief);
+        return with(d -> d.approach = next);
     }
 
     /** With a whole tree as a new opening, its nodes numbered anew. */
@@ -183,8 +146,7 @@ public record Plan(
         int[] free = {openings.stream().mapToInt(Fork::highestId).max().orElse(0)};
         List<Fork> list = new ArrayList<>(openings);
         list.add(tree.numbered(() -> "f" + ++free[0]));
-        return new Plan(
-                id, title, us, them, pinned, list, remarks, judgements, own, approach, clauses, saved, camp, brief);
+        return with(d -> d.openings = list);
     }
 
     /** Adds a clause beside a fork; an empty fork means the whole match. */
@@ -200,13 +162,11 @@ public record Plan(
     }
 
     public Plan brief(Brief next) {
-        return new Plan(
-                id, title, us, them, pinned, openings, remarks, judgements, own, approach, clauses, saved, camp, next);
+        return with(d -> d.brief = next);
     }
 
     public Plan camp(Camp next) {
-        return new Plan(
-                id, title, us, them, pinned, openings, remarks, judgements, own, approach, clauses, saved, next, brief);
+        return with(d -> d.camp = next);
     }
 
     /** Without a clause. */
@@ -215,8 +175,7 @@ public record Plan(
     }
 
     private Plan clauses(List<Clause> list) {
-        return new Plan(
-                id, title, us, them, pinned, openings, remarks, judgements, own, approach, list, saved, camp, brief);
+        return with(d -> d.clauses = list);
     }
 
     /** Lays the present state by under a name, in place of an earlier one of that name. */
@@ -228,47 +187,35 @@ public record Plan(
 
     /** Without a word about an athlete: claims about him, what was thought of them, and where forks rest on them. */
     public Plan without(String athlete) {
-        return new Plan(
-                id,
-                title,
-                us,
-                them,
-                pinned.stream().filter(c -> !c.athlete().equals(athlete)).toList(),
-                openings.stream().map(f -> f.without(athlete)).toList(),
-                remarks,
-                judgements.stream().filter(j -> !j.athlete().equals(athlete)).toList(),
-                own.stream().filter(o -> !o.athlete().equals(athlete)).toList(),
-                approach,
-                clauses,
-                saved.stream()
-                        .map(s -> new Saved(
-                                s.name(),
-                                s.openings().stream()
-                                        .map(f -> f.without(athlete))
-                                        .toList(),
-                                s.approach()))
-                        .toList(),
-                camp,
-                brief);
+        return with(d -> {
+            d.pinned = pinned.stream().filter(c -> !c.athlete().equals(athlete)).toList();
+            d.openings = openings.stream().map(f -> f.without(athlete)).toList();
+            d.judgements = judgements.stream()
+                    .filter(j -> !j.athlete().equals(athlete))
+                    .toList();
+            d.own = own.stream().filter(o -> !o.athlete().equals(athlete)).toList();
+            d.saved = saved.stream()
+                    .map(s -> new Saved(
+                            s.name(),
+                            s.openings().stream().map(f -> f.without(athlete)).toList(),
+                            s.approach()))
+                    .toList();
+        });
     }
 
     /** Takes over what was prepared for an earlier meeting; forecasts are made anew, and nothing has been trained yet. */
     public Plan from(Plan earlier) {
-        return new Plan(
-                id,
-                title,
-                us,
-                them,
-                earlier.pinned,
-                earlier.openings,
-                earlier.remarks,
-                earlier.judgements,
-                earlier.own,
-                earlier.approach.freeze(List.of()),
-                earlier.clauses,
-                earlier.saved,
-                camp,
-                earlier.brief);
+        return with(d -> {
+            d.pinned = earlier.pinned;
+            d.openings = earlier.openings;
+            d.remarks = earlier.remarks;
+            d.judgements = earlier.judgements;
+            d.own = earlier.own;
+            d.approach = earlier.approach.freeze(List.of());
+            d.clauses = earlier.clauses;
+            d.saved = earlier.saved;
+            d.brief = earlier.brief;
+        });
     }
 
     /** Forgets a state that was laid by. */
@@ -278,21 +225,10 @@ public record Plan(
 
     /** Goes back to a state that was laid by. */
     public Plan restore(Saved s) {
-        return new Plan(
-                id,
-                title,
-                us,
-                them,
-                pinned,
-                s.openings(),
-                remarks,
-                judgements,
-                own,
-                s.approach(),
-                clauses,
-                saved,
-                camp,
-                brief);
+        return with(d -> {
+            d.openings = s.openings();
+            d.approach = s.approach();
+        });
     }
 
     private List<Saved> savedBut(String name) {
@@ -300,26 +236,22 @@ public record Plan(
     }
 
     private Plan saved(List<Saved> list) {
-        return new Plan(
-                id, title, us, them, pinned, openings, remarks, judgements, own, approach, clauses, list, camp, brief);
+        return with(d -> d.saved = list);
     }
 
     public Plan title(String text) {
-        return new Plan(
-                id, text, us, them, pinned, openings, remarks, judgements, own, approach, clauses, saved, camp, brief);
+        return with(d -> d.title = text);
     }
 
     public Plan remarks(String text) {
-        return new Plan(
-                id, title, us, them, pinned, openings, text, judgements, own, approach, clauses, saved, camp, brief);
+        return with(d -> d.remarks = text);
     }
 
     /** Adds a first action of ours. */
     public Plan open(String text) {
         List<Fork> list = new ArrayList<>(openings);
         list.add(Fork.of(freeId(), true, text));
-        return new Plan(
-                id, title, us, them, pinned, list, remarks, judgements, own, approach, clauses, saved, camp, brief);
+        return with(d -> d.openings = list);
     }
 
     /** Adds what follows a node: their answer after ours, ours after theirs. */
@@ -329,43 +261,16 @@ public record Plan(
     }
 
     public Plan change(String fork, UnaryOperator<Fork> change) {
-        return new Plan(
-                id,
-                title,
-                us,
-                them,
-                pinned,
-                openings.stream().map(f -> f.replace(fork, change)).toList(),
-                remarks,
-                judgements,
-                own,
-                approach,
-                clauses,
-                saved,
-                camp,
-                brief);
+        return with(d ->
+                d.openings = openings.stream().map(f -> f.replace(fork, change)).toList());
     }
 
     /** Without a node and all that follows it. */
     public Plan drop(String fork) {
-        return new Plan(
-                id,
-                title,
-                us,
-                them,
-                pinned,
-                openings.stream()
-                        .filter(f -> !f.id().equals(fork))
-                        .map(f -> f.drop(fork))
-                        .toList(),
-                remarks,
-                judgements,
-                own,
-                approach,
-                clauses,
-                saved,
-                camp,
-                brief);
+        return with(d -> d.openings = openings.stream()
+                .filter(f -> !f.id().equals(fork))
+                .map(f -> f.drop(fork))
+                .toList());
     }
 
     public Optional<Fork> find(String fork) {

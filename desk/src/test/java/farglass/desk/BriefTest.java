@@ -46,14 +46,7 @@ class BriefTest extends DeskDriver {
     }
 
     private BriefSheet open() throws Exception {
-        onFx(() -> {
-            desk.assignment()
-                    .set(desk.assignments().stream()
-                            .filter(a -> a.id().equals("saltmarsh-2030"))
-                            .findFirst()
-                            .orElseThrow());
-            return null;
-        });
+        assign("saltmarsh-2030");
         press(KeyCode.CONTROL, KeyCode.DIGIT6);
         press(KeyCode.ALT, KeyCode.B);
         await("the sheet is there", () -> scene.lookup("#brief-sheet") != null);

@@ -10,7 +10,6 @@ import farglass.store.Library;
 import java.nio.file.Files;
 import java.time.DayOfWeek;
 import java.time.LocalDate;
-import java.util.ArrayList;
 import java.util.List;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
@@ -18,7 +17,6 @@ import javafx.scene.control.CheckBox;
 import javafx.scene.control.Labeled;
 import javafx.scene.control.Spinner;
 import javafx.scene.control.TextField;
-import javafx.scene.control.ToggleButton;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
 
@@ -43,38 +41,6 @@ class CampStationTest extends DeskDriver {
                         8));
             }
         }
-    }
-
-    private List<String> texts(String selector) {
-        List<String> all = new ArrayList<>();
-        for (Node n : find(selector).lookupAll(".label")) {
-            all.add(((Labeled) n).getText());
-        }
-        return all;
-    }
-
-    private boolean says(String selector, String words) {
-        return texts(selector).stream().anyMatch(t -> t != null && t.contains(words));
-    }
-
-    private void press(String within, String text) throws Exception {
-        onFx(() -> {
-            find(within).lookupAll(".button").stream()
-                    .map(Button.class::cast)
-                    .filter(b -> b.getText() != null && b.getText().startsWith(text))
-                    .findFirst()
-                    .orElseThrow(() -> new AssertionError("no button " + text))
-                    .fire();
-            return null;
-        });
-    }
-
-    private void page(String id, String shown) throws Exception {
-        onFx(() -> {
-            ((ToggleButton) find(id)).fire();
-            return null;
-        });
-        await("page " + id, () -> scene.lookup(shown) != null);
     }
 
     private Camp camp() {
@@ -108,7 +74,7 @@ class CampStationTest extends DeskDriver {
         assertThat(camp().skills().values()).containsExactly(SkillSetting.USUAL.least(60));
         page("#camp-page-calendar", "#camp-calendar");
         await("rounds lie on days", () -> says("#camp-calendar", "HARD"));
-        press("#station-camp", "Undo");
+        fire("#station-camp", "Undo");
         await("and taken back", () -> camp().skills().isEmpty());
     }
 
@@ -123,14 +89,14 @@ class CampStationTest extends DeskDriver {
             return null;
         });
         await("Sunday is a training day", () -> camp().days().contains(DayOfWeek.SUNDAY));
-        press("#camp-settings", "Add");
+        fire("#camp-settings", "Add");
         awaitNotice("wobble");
         assertThat(camp().partners()).isEmpty();
         onFx(() -> {
             ((TextField) find("#partner-imitates")).setText("triangle");
             return null;
         });
-        press("#camp-settings", "Add");
+        fire("#camp-settings", "Add");
         await("a partner", () -> camp().partners().size() == 1);
         assertThat(camp().partners().get(0).imitates()).containsExactly("triangle");
         page("#camp-page-calendar", "#camp-calendar");
@@ -152,7 +118,7 @@ class CampStationTest extends DeskDriver {
                     .setValue(9);
             return null;
         });
-        press("#camp-card", "Log it");
+        fire("#camp-card", "Log it");
         awaitNotice("9 of 3");
         assertThat(camp().log()).as("nothing was kept").isEmpty();
         onFx(() -> {
@@ -163,7 +129,7 @@ class CampStationTest extends DeskDriver {
             ((TextField) find("#log-remark")).setText("elbow in early");
             return null;
         });
-        press("#camp-card", "Log it");
+        fire("#camp-card", "Log it");
         await("it is logged", () -> camp().log().size() == 1);
         assertThat(camp().log().get(0).remark()).isEqualTo("elbow in early");
         await(

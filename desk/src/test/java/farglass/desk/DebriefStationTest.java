@@ -4,13 +4,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import farglass.match.MatchRecord;
 import farglass.match.Tag;
-import java.util.ArrayList;
-import java.util.List;
-import javafx.scene.Node;
 import javafx.scene.control.Button;
-import javafx.scene.control.Labeled;
 import javafx.scene.control.TextField;
-import javafx.scene.control.ToggleButton;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
 
@@ -18,35 +13,8 @@ import org.junit.jupiter.api.Test;
 class DebriefStationTest extends DeskDriver {
     private static final long LONG = 60;
 
-    private List<String> texts(String selector) {
-        List<String> all = new ArrayList<>();
-        for (Node n : find(selector).lookupAll(".label")) {
-            all.add(((Labeled) n).getText());
-        }
-        return all;
-    }
-
-    private boolean says(String selector, String words) {
-        return texts(selector).stream().anyMatch(t -> t != null && t.contains(words));
-    }
-
-    private void page(String id, String shown) throws Exception {
-        onFx(() -> {
-            ((ToggleButton) find(id)).fire();
-            return null;
-        });
-        await("page " + id, () -> scene.lookup(shown) != null);
-    }
-
     private void openPast() throws Exception {
-        onFx(() -> {
-            desk.assignment()
-                    .set(desk.assignments().stream()
-                            .filter(a -> a.id().equals("saltmarsh-2030"))
-                            .findFirst()
-                            .orElseThrow());
-            return null;
-        });
+        assign("saltmarsh-2030");
         press(KeyCode.CONTROL, KeyCode.DIGIT8);
         await("forks are judged", LONG, () -> says("#debrief-branches", "not followed"));
     }

@@ -10,13 +10,17 @@ import java.nio.file.Path;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.ZoneOffset;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.concurrent.Callable;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.TimeoutException;
 import javafx.application.Platform;
 import javafx.scene.Node;
 import javafx.scene.Scene;
+import javafx.scene.control.Button;
 import javafx.scene.control.Labeled;
+import javafx.scene.control.ToggleButton;
 import javafx.scene.input.KeyCode;
 import javafx.stage.Stage;
 import org.junit.jupiter.api.AfterEach;
@@ -133,6 +137,54 @@ abstract class DeskDriver {
         await("the line has the keyboard", () -> find("#phrase").isFocused());
         robot.write(text, 0);
         press(KeyCode.ENTER);
+    }
+
+    /** What all labels within a node say. */
+    List<String> texts(String selector) {
+        List<String> all = new ArrayList<>();
+        for (Node n : find(selector).lookupAll(".label")) {
+            all.add(((Labeled) n).getText());
+        }
+        return all;
+    }
+
+    /** Whether a label within a node holds some words. */
+    boolean says(String selector, String words) {
+        return texts(selector).stream().anyMatch(t -> t != null && t.contains(words));
+    }
+
+    /** Presses the first button within a node whose words begin so. */
+    void fire(String within, String begins) throws Exception {
+        onFx(() -> {
+            find(within).lookupAll(".button").stream()
+                    .map(Button.class::cast)
+                    .filter(b -> b.getText() != null && b.getText().startsWith(begins))
+                    .findFirst()
+                    .orElseThrow(() -> new AssertionError("no button " + begins))
+                    .fire();
+            return null;
+        });
+    }
+
+    /** Chooses a page by its chip and waits for what stands on it. */
+    void page(String chip, String shown) throws Exception {
+        onFx(() -> {
+            ((ToggleButton) find(chip)).fire();
+            return null;
+        });
+        await("page " + chip, () -> scene.lookup(shown) != null);
+    }
+
+    /** Takes up another assignment of the demo. */
+    void assign(String id) throws Exception {
+        onFx(() -> {
+            desk.assignment()
+                    .set(desk.assignments().stream()
+                            .filter(a -> a.id().equals(id))
+                            .findFirst()
+                            .orElseThrow());
+            return null;
+        });
     }
 
     String notice() throws Exception {

@@ -11,12 +11,10 @@ import java.nio.file.Files;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
-import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Labeled;
 import javafx.scene.control.Slider;
 import javafx.scene.control.TextField;
-import javafx.scene.control.ToggleButton;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
 
@@ -48,30 +46,6 @@ class MatchupTest extends DeskDriver {
         });
     }
 
-    private List<String> texts(String selector) {
-        List<String> all = new ArrayList<>();
-        for (Node n : find(selector).lookupAll(".label")) {
-            all.add(((Labeled) n).getText());
-        }
-        return all;
-    }
-
-    private boolean says(String selector, String words) {
-        return texts(selector).stream().anyMatch(t -> t != null && t.contains(words));
-    }
-
-    private void fire(String within, String text) throws Exception {
-        onFx(() -> {
-            find(within).lookupAll(".button").stream()
-                    .map(Button.class::cast)
-                    .filter(b -> text.equals(b.getText()))
-                    .findFirst()
-                    .orElseThrow(() -> new AssertionError("no button " + text))
-                    .fire();
-            return null;
-        });
-    }
-
     private String text(String selector) {
         return ((Labeled) find(selector)).getText();
     }
@@ -88,14 +62,6 @@ class MatchupTest extends DeskDriver {
             ((TextField) find(field)).setText(words);
             return null;
         });
-    }
-
-    private void page(String id, String shown) throws Exception {
-        onFx(() -> {
-            ((ToggleButton) find(id)).fire();
-            return null;
-        });
-        await("page " + id, () -> scene.lookup(shown) != null);
     }
 
     private Approach approach() {

@@ -45,14 +45,14 @@ class ProfilePagesTest extends DeskDriver {
         return desk.profiled().get();
     }
 
-    private Stream<String> texts(String selector) {
+    private Stream<String> labels(String selector) {
         return find(selector).lookupAll(".label").stream()
                 .filter(Node::isVisible)
                 .map(n -> ((Labeled) n).getText());
     }
 
     private boolean shows(String selector, String words) {
-        return texts(selector).anyMatch(t -> t.contains(words));
+        return labels(selector).anyMatch(t -> t.contains(words));
     }
 
     @Test

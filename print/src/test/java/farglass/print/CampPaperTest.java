@@ -34,7 +34,7 @@ class CampPaperTest {
 
     private static CampPaper paper() {
         Lexicon lexicon = Lexicon.builtIn();
-        Camp camp = Camp.USUAL.partners(List.of(new Partner("Ilse", Set.of())));
+        Camp camp = Camp.USUAL.from(LocalDate.of(2031, 4, 1)).partners(List.of(new Partner("Ilse", Set.of())));
         List<Skill> skills = List.of(
                 new Skill("triangle", false, 0.02, List.of(Place.of("CLG", 1))),
                 new Skill("knee-cut", true, 0.01, List.of(Place.of("LAS", 1))),

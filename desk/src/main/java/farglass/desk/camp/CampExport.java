@@ -5,13 +5,13 @@ import farglass.camp.Card;
 import farglass.camp.CardWriter;
 import farglass.camp.Preparation;
 import farglass.desk.shell.Desk;
+import farglass.desk.shell.FileWriting;
 import farglass.desk.shell.Words;
 import farglass.plan.Assignment;
 import farglass.print.CampPaper;
 import farglass.store.WholeFile;
 import farglass.store.camp.CampIcs;
 import farglass.store.table.CampTable;
-import java.io.IOException;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Locale;
@@ -26,10 +26,6 @@ final class CampExport {
         this.desk = desk;
         this.ready = ready;
         this.preparation = ready.preparation();
-    }
-
-    private interface Writing {
-        void to(Path path) throws IOException;
     }
 
     private String title() {
@@ -49,12 +45,12 @@ final class CampExport {
         Assignment a = desk.assignment().get();
         String text = CampIcs.write(
                 preparation.calendar(), ready.camp(), title(), this::skill, care(), preparation.event(), a.event());
-        write(path, target -> WholeFile.write(target, text));
+        FileWriting.write(desk, path, target -> WholeFile.write(target, text));
     }
 
     void csv(Path path) {
         String text = CampTable.write(preparation.calendar(), ready.camp(), this::skill);
-        write(path, target -> WholeFile.write(target, text));
+        FileWriting.write(desk, path, target -> WholeFile.write(target, text));
     }
 
     void pdf(Path path) {
@@ -62,7 +58,7 @@ final class CampExport {
         String occasion = Words.of("camp.occasion", a.event(), String.valueOf(a.date()), preparation.minutes());
         String title = title();
         String care = care();
-        write(path, target -> {
+        FileWriting.write(desk, path, target -> {
             List<Card> cards = preparation.allocation().shares().stream()
                     .filter(s -> s.rounds() > 0)
                     .map(Allocation.Share::want)
@@ -70,17 +66,5 @@ final class CampExport {
                     .toList();
             new CampPaper(preparation, ready.camp(), cards, title, occasion, care, this::skill).write(target);
         });
-    }
-
-    private void write(Path path, Writing writing) {
-        desk.background()
-                .compute(
-                        "export",
-                        () -> {
-                            writing.to(path);
-                            return path;
-                        },
-                        done -> desk.notices().done(Words.of("export.done", done)),
-                        e -> desk.notices().problem(Words.of("export.failed", path, e.getMessage())));
     }
 }

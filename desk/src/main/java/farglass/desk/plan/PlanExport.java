@@ -2,6 +2,7 @@ package farglass.desk.plan;
 
 import farglass.conduct.Clause;
 import farglass.desk.shell.Desk;
+import farglass.desk.shell.FileWriting;
 import farglass.desk.shell.Words;
 import farglass.matchup.MeetingWriter;
 import farglass.matchup.Proposal;
@@ -11,7 +12,6 @@ import farglass.print.CornerCard;
 import farglass.print.PlanPage;
 import farglass.store.WholeFile;
 import farglass.store.json.PlanJson;
-import java.io.IOException;
 import java.nio.file.Path;
 import java.util.List;
 
@@ -23,14 +23,10 @@ final class PlanExport {
         this.desk = desk;
     }
 
-    private interface Writing {
-        void to(Path path) throws IOException;
-    }
-
     void pdf(Path path) {
         Plan p = desk.plan().get();
         PlanPage page = new PlanPage(p, desk.nameOf(p.us()), desk.nameOf(p.them()), occasion(), Words.of("care.page"));
-        write(path, page::write);
+        FileWriting.write(desk, path, page::write);
     }
 
     private String occasion() {
@@ -47,23 +43,11 @@ final class PlanExport {
         CornerCard card = new CornerCard(proposal, writer, title, occasion(), Words.of("care.page"), clauses);
         CornerCard.Paper paper =
                 path.getFileName().toString().endsWith("-a4.pdf") ? CornerCard.Paper.A4 : CornerCard.Paper.A5;
-        write(path, target -> card.write(target, paper));
+        FileWriting.write(desk, path, target -> card.write(target, paper));
     }
 
     void json(Path path) {
         Plan p = desk.plan().get();
-        write(path, target -> WholeFile.write(target, PlanJson.write(p)));
-    }
-
-    private void write(Path path, Writing writing) {
-        desk.background()
-                .compute(
-                        "export",
-                        () -> {
-                            writing.to(path);
-                            return path;
-                        },
-                        done -> desk.notices().done(Words.of("export.done", done)),
-                        e -> desk.notices().problem(Words.of("export.failed", path, e.getMessage())));
+        FileWriting.write(desk, path, target -> WholeFile.write(target, PlanJson.write(p)));
     }
 }
