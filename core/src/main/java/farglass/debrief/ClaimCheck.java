@@ -52,7 +52,8 @@ public record ClaimCheck(PinnedClaim claim, long x, long n, Verdict verdict, Lis
     private static ClaimCheck of(PinnedClaim p, Claim now) {
         long n = now.trials().size();
         long x = now.trials().stream().filter(Trial::worked).count();
-        boolean share = p.mean() > 0 && p.mean() < 1 && n > 0;
+        // only of a counted share does one match say how likely it was
+        boolean share = now.unit() == Claim.Unit.SHARE && p.mean() > 0 && p.mean() < 1 && n > 0;
         return new ClaimCheck(p, x, n, share ? judge(x, n, p.mean()) : null, now.trials());
     }
 

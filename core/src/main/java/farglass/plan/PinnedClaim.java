@@ -10,9 +10,31 @@ import farglass.stats.Grade;
  * @param athlete id of the athlete it is about
  * @param claim id of the claim, to find it again under today's numbers
  * @param mean, lo, hi its number and interval
+ * @param shown both in words with their unit; empty where an older version pinned it
  */
 public record PinnedClaim(
-        String athlete, String claim, String sentence, String counts, double mean, double lo, double hi, Grade grade) {
+        String athlete,
+        String claim,
+        String sentence,
+        String counts,
+        double mean,
+        double lo,
+        double hi,
+        Grade grade,
+        String shown) {
+    /** A share that was pinned before units were kept. */
+    public PinnedClaim(
+            String athlete,
+            String claim,
+            String sentence,
+            String counts,
+            double mean,
+            double lo,
+            double hi,
+            Grade grade) {
+        this(athlete, claim, sentence, counts, mean, lo, hi, grade, "");
+    }
+
     public static PinnedClaim of(String athlete, Claim c, ClaimWriter writer) {
         return new PinnedClaim(
                 athlete,
@@ -22,7 +44,22 @@ public record PinnedClaim(
                 c.estimate().mean(),
                 c.estimate().lo(),
                 c.estimate().hi(),
-                c.estimate().grade());
+                c.estimate().grade(),
+                shown(c, writer));
+    }
+
+    private static String shown(Claim c, ClaimWriter writer) {
+        String interval = writer.interval(c);
+        return interval.isEmpty() ? writer.number(c) : writer.number(c) + " (" + interval + ")";
+    }
+
+    /** Number and interval with their unit; of an older pin as percent. */
+    public String number() {
+        return shown.isEmpty() ? percent(mean) + " (" + percent(lo) + " to " + percent(hi) + ")" : shown;
+    }
+
+    private static String percent(double p) {
+        return Double.isFinite(p) ? Math.round(100 * p) + "%" : "?";
     }
 
     public boolean sameAs(PinnedClaim other) {

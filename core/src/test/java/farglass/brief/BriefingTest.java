@@ -31,6 +31,14 @@ class BriefingTest {
         index = LibraryIndex.of(DemoLibrary.matches(LEXICON, DemoLibrary.SEED), LEXICON);
         ClaimWriter writer = new ClaimWriter(Locale.ENGLISH);
         List<Claim> found = Profile.of(index, "brisa-tolendt", Filter.ALL, 1).claims();
+        Claim rate = found.stream()
+                .filter(c -> c.unit() == Claim.Unit.PER_TEN_MINUTES)
+                .findFirst()
+                .orElseThrow();
+        assertThat(PinnedClaim.of("brisa-tolendt", rate, writer).number())
+                .as("a rate is no percentage")
+                .startsWith(writer.number(rate) + " (")
+                .doesNotContain("%");
         claims = found.stream()
                 .limit(3)
                 .map(c -> PinnedClaim.of("brisa-tolendt", c, writer))

@@ -101,6 +101,24 @@ class PlanTest {
     }
 
     @Test
+    void aPinShowsItsNumberWithItsUnit() {
+        assertThat(CLAIM.number()).as("pinned before units were kept").isEqualTo("80% (60% to 90%)");
+        PinnedClaim rate = new PinnedClaim(
+                "her",
+                "rate.x",
+                "She shoots.",
+                "34 in 28.8 min",
+                11.5,
+                7.9,
+                15.7,
+                Grade.FAIR,
+                "11.5 (7.9-15.7 per 10 min)");
+        assertThat(rate.number()).isEqualTo("11.5 (7.9-15.7 per 10 min)");
+        assertThat(new PinnedClaim("a", "b", "c", "d", Double.NaN, 0, 1, Grade.THIN).number())
+                .startsWith("?");
+    }
+
+    @Test
     void clausesAreNumberedAndTakenBack() {
         Plan p = empty.open("pull").promise("f1", " no guard pull ").promise("", "at least 2 takedowns");
         assertThat(p.clauses()).extracting(farglass.conduct.Clause::id).containsExactly("c1", "c2");

@@ -123,8 +123,8 @@ public final class PlanPage {
         for (PinnedClaim c : shown) {
             y += CLAIM_LINE;
             double right = page.width() - MARGIN;
-            String number = percent(c.mean()) + "  (" + percent(c.lo()) + " to " + percent(c.hi()) + ")  " + c.counts()
-                    + ", " + c.grade().name().toLowerCase(java.util.Locale.ROOT);
+            String number =
+                    c.number() + "  " + c.counts() + ", " + c.grade().name().toLowerCase(java.util.Locale.ROOT);
             double w = page.textWidth(number, Typeface.CONDENSED_MEDIUM, 9.5);
             page.text(number, right - w, y - 4, Typeface.CONDENSED_MEDIUM, 9.5, Ink.SOFT);
             String sentence = page.wrapped(c.sentence(), right - w - MARGIN - 16, Typeface.SERIF, 10.5, 1)
@@ -132,9 +132,5 @@ public final class PlanPage {
             page.text(sentence, MARGIN, y - 4, Typeface.SERIF, 10.5, Ink.INK);
         }
         return top;
-    }
-
-    private static String percent(double p) {
-        return Double.isFinite(p) ? Math.round(p * 100) + "%" : "?";
     }
 }

@@ -58,7 +58,7 @@ class PlanPageTest {
                 .contains("Answer 0", "Answer 1")
                 .contains("rests on no claim")
                 .contains("fair: 1 of 20 in 6 matches")
-                .contains("35%  (20% to 50%)  0 of 20 in 6 matches, fair")
+                .contains("35% (20% to 50%)  0 of 20 in 6 matches, fair")
                 .contains("Tap early.");
     }
 
@@ -76,7 +76,7 @@ class PlanPageTest {
     @Test
     void anUnknownNumberIsAQuestionMark() throws Exception {
         PinnedClaim c = new PinnedClaim("b", "c", "So.", "0 of 0", Double.NaN, Double.NaN, 0.4, Grade.THIN);
-        assertThat(text(plan(0, 0).pin(c))).contains("?  (? to 40%)");
+        assertThat(text(plan(0, 0).pin(c))).contains("? (? to 40%)");
     }
 
     @Test

@@ -154,13 +154,7 @@ final class DebriefPages {
                                     : Words.of(held ? "debrief.held" : "debrief.otherwise"),
                             held,
                             c.claim().sentence(),
-                            Words.of(
-                                    "debrief.claim",
-                                    percent(c.claim().mean()),
-                                    percent(c.claim().lo()),
-                                    percent(c.claim().hi()),
-                                    c.x(),
-                                    c.n()),
+                            Words.of("debrief.claim", c.claim().number(), c.x(), c.n()),
                             0,
                             c.trials()));
         }

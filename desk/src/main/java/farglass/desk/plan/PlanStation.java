@@ -14,7 +14,6 @@ import farglass.plan.Assignment;
 import farglass.plan.Fork;
 import farglass.plan.PinnedClaim;
 import farglass.plan.Plan;
-import farglass.profile.ClaimWriter;
 import farglass.stats.Grade;
 import java.io.File;
 import java.nio.file.Path;
@@ -319,13 +318,7 @@ public final class PlanStation implements Station, Keys.Bound {
     private Node row(PinnedClaim c, boolean inList) {
         Label sentence = Ui.prose(c.sentence(), inList ? "pinned-sentence" : "body");
         Label number = Ui.label(
-                Words.of(
-                        "plan.number",
-                        ClaimWriter.percent(c.mean()),
-                        ClaimWriter.percent(c.lo()),
-                        ClaimWriter.percent(c.hi()),
-                        c.grade().name().toLowerCase(Locale.ROOT)),
-                "claim-interval");
+                Words.of("plan.number", c.number(), c.grade().name().toLowerCase(Locale.ROOT)), "claim-interval");
         HBox second = new HBox(8, number, Ui.spring());
         second.setAlignment(Pos.CENTER_LEFT);
         if (!inList) {

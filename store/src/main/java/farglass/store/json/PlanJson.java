@@ -68,6 +68,7 @@ public final class PlanJson {
         m.put("lo", finite(c.lo()));
         m.put("hi", finite(c.hi()));
         m.put("grade", c.grade().name().toLowerCase(Locale.ROOT));
+        m.put("shown", c.shown());
         return m;
     }
 
@@ -231,7 +232,8 @@ public final class PlanJson {
                     number(c, "mean"),
                     number(c, "lo"),
                     number(c, "hi"),
-                    g));
+                    g,
+                    c.text("shown") == null ? "" : c.text("shown")));
         }
         return list;
     }
