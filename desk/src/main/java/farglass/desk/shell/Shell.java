@@ -137,7 +137,7 @@ public final class Shell {
                 go(stations.get(n));
                 e.consume();
             }
-        } else if (current instanceof Keys.Bound bound && nowhere(e.getTarget())) {
+        } else if (current instanceof Keys.Bound bound && page.getChildren().size() == 1 && nowhere(e.getTarget())) {
             // the keyboard is still where the last station left it, or on the rail
             bound.keys().handle(e);
         }
