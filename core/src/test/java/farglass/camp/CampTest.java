@@ -254,4 +254,46 @@ class CampTest {
                 .isEqualTo(w.corrections());
         assertThat(Readiness.trained(skills, meeting, Camp.USUAL, "training")).isEqualTo(Wishes.NONE);
     }
+
+    @Test
+    void aCardIsWrittenForEverySkillOfADemoCamp() {
+        CardWriter w = writer();
+        for (Skill s : skills) {
+            Card c = w.card(s);
+            assertThat(c.title()).isEqualTo(w.title(s));
+            assertThat(c.skill()).isSameAs(s);
+            assertThat(c.start()).contains("Ansa and Brisa begin there at once");
+            assertThat(s.ours() ? c.brief() : c.title())
+                    .as(s.key())
+                    .matches(s.ours() ? "(Brisa answers|Only \\d+ tr).*" : "stopping the .*");
+            assertThat(c.log()).contains(s.ours() ? "worked" : "was stopped");
+        }
+    }
+
+    @Test
+    void everySettingLeavesTheOthersAsTheyWere() {
+        Logged l = new Logged(FROM, "+x", 3, 1, "");
+        Camp all = Camp.USUAL
+                .from(FROM)
+                .days(Set.of(DayOfWeek.SUNDAY))
+                .minutes(50, 10)
+                .partners(List.of(new Partner("Ilse", Set.of())))
+                .setting("+x", SkillSetting.USUAL.gain(0.5))
+                .care("slowly")
+                .discount(0.7)
+                .log(l);
+        assertThat(all.from()).isEqualTo(FROM);
+        assertThat(all.days()).containsExactly(DayOfWeek.SUNDAY);
+        assertThat(all.roundsADay()).as("five of ten minutes, a minute between").isEqualTo(4);
+        assertThat(all.partners()).hasSize(1);
+        assertThat(all.skills()).containsOnlyKeys("+x");
+        assertThat(all.care()).isEqualTo("slowly");
+        assertThat(all.discount()).isEqualTo(0.7);
+        assertThat(all.log()).containsExactly(l);
+        assertThat(all.setting("+x", SkillSetting.USUAL).skills())
+                .as("the usual is not kept")
+                .isEmpty();
+        Logged earlier = new Logged(FROM.minusDays(1), "+x", 1, 1, "");
+        assertThat(all.log(earlier).log()).as("oldest first").containsExactly(earlier, l);
+    }
 }

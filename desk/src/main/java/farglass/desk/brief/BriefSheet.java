@@ -16,6 +16,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
 import java.util.function.Consumer;
+import java.util.function.Supplier;
 import javafx.beans.value.ChangeListener;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
@@ -31,7 +32,7 @@ import javafx.stage.FileChooser;
 /** The slides of a briefing: left out, moved, given notes; from here they are shown and written. */
 public final class BriefSheet extends VBox {
     private final Desk desk;
-    private final LibraryIndex index;
+    private final Supplier<LibraryIndex> index;
     private final BriefExport export;
     private final VBox rows = new VBox(6);
     private final CheckBox nameless = new CheckBox(Words.of("brief.nameless"));
@@ -39,10 +40,10 @@ public final class BriefSheet extends VBox {
     private final ChangeListener<Plan> planChanged = (o, was, is) -> fill();
 
     /**
-     * @param index facts of all records
+     * @param index facts of all records; asked in the background
      * @param close takes the sheet away
      */
-    public BriefSheet(Desk desk, LibraryIndex index, Runnable close) {
+    public BriefSheet(Desk desk, Supplier<LibraryIndex> index, Runnable close) {
         super(10);
         this.desk = desk;
         this.index = index;
@@ -105,7 +106,7 @@ public final class BriefSheet extends VBox {
         desk.background()
                 .compute(
                         "briefing",
-                        () -> Briefing.of(p, index, names, occasion),
+                        () -> Briefing.of(p, index.get(), names, occasion),
                         this::show,
                         e -> desk.notices().problem(Words.of("brief.failed", String.valueOf(e.getMessage()))));
     }

@@ -82,11 +82,11 @@ final class CampModel {
         }
         Solved solved = p.solved();
         MeetingWriter writer = meeting.writer();
-        var index = meeting.index();
         desk.background()
                 .compute(
                         "camp-skills",
                         () -> {
+                            LibraryIndex index = meeting.index();
                             Meeting.Question q = solved.meeting().question();
                             Bracket b = Bracket.of(List.of(new Bracket.Opponent(q.them(), 1, solved, null)));
                             List<Skill> now = Skill.of(b, Preparation.SKILLS);

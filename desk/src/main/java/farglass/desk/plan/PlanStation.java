@@ -10,6 +10,7 @@ import farglass.desk.shell.Pages;
 import farglass.desk.shell.Station;
 import farglass.desk.shell.Ui;
 import farglass.desk.shell.Words;
+import farglass.match.MatchRecord;
 import farglass.plan.Assignment;
 import farglass.plan.Fork;
 import farglass.plan.PinnedClaim;
@@ -424,9 +425,10 @@ public final class PlanStation implements Station, Keys.Bound {
                 || over.getChildren().size() > 1) {
             return;
         }
+        List<MatchRecord> records = List.copyOf(desk.matches());
         BriefSheet sheet = new BriefSheet(
                 desk,
-                model.index().with(List.copyOf(desk.matches())),
+                () -> model.index().with(records),
                 () -> over.getChildren().setAll(view));
         over.getChildren().add(sheet);
         sheet.requestFocus();
