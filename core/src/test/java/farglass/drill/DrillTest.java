@@ -48,6 +48,16 @@ class DrillTest {
     }
 
     @Test
+    void whatIsNewIsDueToday() {
+        Memory m = Memory.fresh(DAY);
+        assertThat(m.due()).isEqualTo(DAY);
+        assertThat(m.repetitions()).isZero();
+        Memory missed = m.answered(0, DAY);
+        assertThat(missed.due()).isEqualTo(DAY.plusDays(1));
+        assertThat(missed.ease()).isEqualTo(2.5);
+    }
+
+    @Test
     void easeNeverFallsBelowItsLeast() {
         Memory m = Memory.fresh(DAY);
         for (int i = 0; i < 20; i++) {
