@@ -85,7 +85,8 @@ public record Forgetting(
         h.createQuery("SELECT name, text FROM setting ORDER BY name")
                 .map((row, context) -> new String[] {row.getString(1), row.getString(2)})
                 .forEach(s -> {
-                    if (ids.stream().anyMatch(id -> s[0].endsWith(id)) || s[1].contains("\"" + athlete + "\"")) {
+                    if (ids.stream().anyMatch(id -> s[0].endsWith(id) || book(s[0]) && s[1].contains(id))
+                            || s[1].contains("\"" + athlete + "\"")) {
                         settings.add(s[0]);
                     }
                 });
@@ -121,6 +122,11 @@ public record Forgetting(
             throw new LibraryException(
                     "A match of the library cannot be read (" + e.getMessage() + "). Nothing was deleted.", e);
         }
+    }
+
+    /** A learner's drill book has one line for every drill, which begins with its match. */
+    private static boolean book(String setting) {
+        return setting.startsWith("drill.book.");
     }
 
     private static boolean quotes(Plan p, String athlete) {
@@ -160,7 +166,20 @@ public record Forgetting(
             }
         }
         for (String name : settings) {
-            h.execute("DELETE FROM setting WHERE name = ?", name);
+            if (book(name)) {
+                // a learner keeps what he has learned of others
+                String text = h.createQuery("SELECT text FROM setting WHERE name = :name")
+                        .bind("name", name)
+                        .mapTo(String.class)
+                        .one();
+                String kept = text.lines()
+                        .filter(l -> matches.stream().noneMatch(l::contains))
+                        .map(l -> l + "\n")
+                        .collect(java.util.stream.Collectors.joining());
+                h.execute("UPDATE setting SET text = ? WHERE name = ?", kept, name);
+            } else {
+                h.execute("DELETE FROM setting WHERE name = ?", name);
+            }
         }
     }
 }

@@ -70,6 +70,7 @@ class ForgettingTest {
             l.apply(first.id(), Edit.remove(first, first.tags().size() - 1));
             l.setRemoved(first.id(), true);
             l.set("truth." + first.id(), "a match");
+            l.set("drill.book.Ilse", "side:" + first.id() + "#1\tx\nside:other-match#2\ty\n");
             for (Assignment a : DemoLibrary.assignments()) {
                 l.save(a.opponents().contains(BRISA) ? a.chance(BRISA, 0.4) : a);
             }
@@ -103,7 +104,7 @@ class ForgettingTest {
             assertThat(f.quoting()).containsExactly("two");
             assertThat(f.assignments()).isEmpty();
             assertThat(f.naming()).containsExactlyInAnyOrder("lantern-bay-2031", "saltmarsh-2030");
-            assertThat(f.settings()).hasSize(1);
+            assertThat(f.settings()).hasSize(2);
             assertThat(f.films()).containsExactly(folder.resolve("films/own.mp4"));
             assertThat(f.backups()).isNotEmpty();
             assertThat(f.nothing()).isFalse();
@@ -118,6 +119,7 @@ class ForgettingTest {
         try (Library l = Library.open(folder.resolve("my.farglass"), NEXT)) {
             assertThat(l.forget(l.concerning(BRISA))).isEmpty();
             assertThat(l.concerning(BRISA).nothing()).isTrue();
+            assertThat(l.setting("drill.book.Ilse")).contains("side:other-match#2\ty\n");
             assertThat(l.matches()).hasSize(all - hers);
             assertThat(l.plans()).extracting(Plan::id).containsExactly("two");
             Plan two = l.plans().get(0);
