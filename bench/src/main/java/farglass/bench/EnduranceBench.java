@@ -36,8 +36,10 @@ final class EnduranceBench {
     private final Random random = new Random(3);
     private long acts;
 
-    /** In a process of its own, with the memory that the window is given. */
+    /** In a process of its own, with the memory that the window is given; the film is made before, outside of it. */
     static void start(int minutes) throws Exception {
+        Path folder = Files.createTempDirectory("farglass-bench");
+        ScrubBench.write(folder.resolve("hard.mp4"));
         Process p = new ProcessBuilder(
                         "java",
                         "-Xmx420m",
@@ -45,6 +47,7 @@ final class EnduranceBench {
                         "-cp",
                         System.getProperty("java.class.path"),
                         EnduranceBench.class.getName(),
+                        folder.toString(),
                         Integer.toString(minutes))
                 .inheritIO()
                 .start();
@@ -54,13 +57,12 @@ final class EnduranceBench {
     }
 
     public static void main(String[] args) throws Exception {
-        new EnduranceBench().run(Files.createTempDirectory("farglass-bench"), Integer.parseInt(args[0]));
+        new EnduranceBench().run(Path.of(args[0]), Integer.parseInt(args[1]));
         System.exit(0);
     }
 
     private void run(Path folder, int minutes) throws Exception {
         Path film = folder.resolve("hard.mp4");
-        ScrubBench.write(film);
         Lexicon lexicon = Lexicon.builtIn();
         try (Library library = Library.open(folder.resolve("long.farglass"), Clock.systemUTC())) {
             List<MatchRecord> matches = DemoLibrary.matches(lexicon, DemoLibrary.SEED);
@@ -69,12 +71,12 @@ final class EnduranceBench {
             long settled = 0;
             for (int minute = 0; minute < minutes; minute++) {
                 minute(film, folder, library, match);
-                long now = statusKb("VmRSS:");
+                ProcessMemory memory = ProcessMemory.now();
+                long now = memory.wholeKb();
                 if (minute == SETTLED_MINUTES || minutes <= SETTLED_MINUTES && minute == 0) {
                     settled = now;
                 }
-                System.out.printf(
-                        Locale.ROOT, "EnduranceBench minute %3d  %6.1f MB  %d acts%n", minute + 1, now / 1024.0, acts);
+                System.out.printf(Locale.ROOT, "EnduranceBench minute %3d  %s  %d acts%n", minute + 1, memory, acts);
             }
             System.out.printf(
                     Locale.ROOT,
@@ -82,8 +84,8 @@ final class EnduranceBench {
                     minutes,
                     acts,
                     settled / 1024.0,
-                    statusKb("VmHWM:") / 1024.0,
-                    statusKb("VmRSS:") / 1024.0);
+                    ProcessMemory.now().highestKb() / 1024.0,
+                    ProcessMemory.now().wholeKb() / 1024.0);
         }
     }
 
@@ -124,15 +126,6 @@ final class EnduranceBench {
         Tag tag = Tag.Action.of(MatchTime.ofMs(random.nextInt(300_000)), farglass.match.Corner.A, "knee-cut");
         library.apply(match, Edit.add(r, tag));
         library.undo(match);
-    }
-
-    private static long statusKb(String which) throws Exception {
-        for (String line : Files.readAllLines(Path.of("/proc/self/status"))) {
-            if (line.startsWith(which)) {
-                return Long.parseLong(line.replaceAll("\\D", ""));
-            }
-        }
-        throw new IllegalStateException("this system does not say how much memory a process has");
     }
 
     private record Quick(ProxyReader reader) implements Player.Quick {

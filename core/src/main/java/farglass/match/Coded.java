@@ -12,11 +12,6 @@ public interface Coded {
     }
 
     static <E extends Enum<E> & Coded> Optional<E> parse(Class<E> type, String code) {
-        for (E e : type.getEnumConstants()) {
-            if (e.code().equals(code)) {
-                return Optional.of(e);
-            }
-        }
-        return Optional.empty();
+        return Optional.ofNullable(type.cast(Codes.BY_TYPE.get(type).get(code)));
     }
 }

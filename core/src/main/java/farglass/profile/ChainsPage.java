@@ -1,13 +1,17 @@
 package farglass.profile;
 
+import farglass.match.Corner;
 import farglass.stats.Estimate;
 import farglass.tendency.Chain;
 import farglass.tendency.Chains;
 import farglass.tendency.Evidence;
 import farglass.tendency.Exchanges;
+import farglass.tendency.MatchFacts;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashSet;
 import java.util.List;
+import java.util.Set;
 import java.util.TreeSet;
 import java.util.stream.Collectors;
 
@@ -83,39 +87,38 @@ final class ChainsPage {
 
     /** Exchanges of team-mates that hold an accepted chain: a hint, because they train together. */
     private List<Claim> mates(List<Chain> chains) {
-        TreeSet<String> mates = new TreeSet<>();
-        TreeSet<String> teams = new TreeSet<>();
-        q.evidence().matches().forEach(s -> teams.add(team(s)));
+        Set<String> teams = new HashSet<>();
+        q.evidence().matches().forEach(s -> teams.add(s.facts().team(s.corner())));
         teams.remove("");
-        for (String id : q.evidence().index().athletes()) {
-            boolean mate = !id.equals(q.evidence().athlete())
-                    && q.evidence().index().of(id).stream()
-                            .anyMatch(f -> f.record()
-                                    .cornerOf(id)
-                                    .map(c -> f.record().athlete(c).extra().get("team"))
-                                    .filter(t -> teams.contains(String.valueOf(t)))
-                                    .isPresent());
-            if (mate) {
-                mates.add(id);
-            }
-        }
-        List<Shared> shared = new ArrayList<>();
-        for (String id : mates) {
-            Evidence theirs =
-                    Evidence.of(q.evidence().index(), id, q.evidence().filter().ofOthers());
-            List<Exchanges.Exchange> exchanges = Exchanges.of(theirs);
-            int[] held = Chains.held(exchanges, chains);
-            for (int c = 0; c < held.length; c++) {
-                if (held[c] >= MATES_EXCHANGES) {
-                    shared.add(new Shared(id, chains.get(c), exchanges, held[c]));
+        Set<String> mates = new TreeSet<>();
+        for (MatchFacts f : q.evidence().index().facts()) {
+            for (Corner c : Corner.values()) {
+                if (teams.contains(f.team(c))) {
+                    mates.add(f.record().athlete(c).id());
                 }
             }
         }
-        return shared.stream()
+        mates.remove(q.evidence().athlete());
+        return mates.parallelStream()
+                .flatMap(id -> shared(id, chains).stream())
                 .sorted(Comparator.comparingInt(Shared::held).reversed().thenComparing(Shared::mate))
                 .limit(HINTS)
                 .map(this::hint)
                 .toList();
+    }
+
+    private List<Shared> shared(String mate, List<Chain> chains) {
+        Evidence theirs =
+                Evidence.of(q.evidence().index(), mate, q.evidence().filter().ofOthers());
+        List<Exchanges.Exchange> exchanges = Exchanges.of(theirs);
+        int[] held = Chains.held(exchanges, chains);
+        List<Shared> shared = new ArrayList<>();
+        for (int c = 0; c < held.length; c++) {
+            if (held[c] >= MATES_EXCHANGES) {
+                shared.add(new Shared(mate, chains.get(c), exchanges, held[c]));
+            }
+        }
+        return shared;
     }
 
     /** A chain that a team-mate shows too. */
@@ -128,10 +131,5 @@ final class ChainsPage {
                 "chain.mate",
                 q.words(q.evidence().index().name(s.mate()), words(s.chain().steps())),
                 Chains.trials(s.exchanges(), s.chain().symbols()));
-    }
-
-    private static String team(Evidence.Seen s) {
-        Object team = s.record().athlete(s.corner()).extra().get("team");
-        return team == null ? "" : team.toString();
     }
 }

@@ -63,7 +63,7 @@ final class GuardsPage {
 
     private List<Claim> which() {
         List<Claim> claims = new ArrayList<>();
-        q.evidence().places(p -> Groups.namedGuard(q.lexicon(), p.span().place(), p.role())).stream()
+        q.evidence().places((place, role) -> Groups.namedGuard(q.lexicon(), place, role)).stream()
                 .map(p -> p.span().place())
                 .distinct()
                 .sorted()
@@ -119,7 +119,7 @@ final class GuardsPage {
     private List<Claim> each() {
         Map<String, Integer> counts = new TreeMap<>();
         q.evidence()
-                .places(p -> Groups.namedGuard(q.lexicon(), p.span().place(), p.role()))
+                .places((place, role) -> Groups.namedGuard(q.lexicon(), place, role))
                 .forEach(p -> counts.merge(p.span().place(), 1, Integer::sum));
         List<Claim> claims = new ArrayList<>();
         counts.forEach((code, n) -> {

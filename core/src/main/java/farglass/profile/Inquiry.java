@@ -23,7 +23,6 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.function.BiPredicate;
-import java.util.function.Predicate;
 
 /** An athlete's evidence, the library's average, and how numbers are made of them; every page asks through it. */
 final class Inquiry {
@@ -129,10 +128,9 @@ final class Inquiry {
             List<String> args,
             BiPredicate<String, String> wanted,
             BiPredicate<String, String> denominator) {
-        Predicate<Evidence.Place> all = p -> denominator.test(p.span().place(), p.role());
         List<Evidence.Place> places =
-                evidence.places(all.and(p -> wanted.test(p.span().place(), p.role())));
-        Estimate e = Places.share(evidence, places, all);
+                evidence.places((place, role) -> denominator.test(place, role) && wanted.test(place, role));
+        Estimate e = Places.share(evidence, places, denominator);
         if (evidence.filter().baseline()) {
             e = e.against(
                     baseline.share(wanted, denominator, evidence.athlete()), "average of the others in the library");
@@ -166,14 +164,12 @@ final class Inquiry {
             List<Trial> events,
             BiPredicate<String, String> counted,
             GammaPrior prior) {
-        Map<String, Double> exposure = new HashMap<>();
-        evidence.places(p -> counted.test(p.span().place(), p.role()))
-                .forEach(p -> exposure.merge(p.seen().record().id(), (double) p.ms(), Double::sum));
+        Map<Evidence.Seen, long[]> exposure = evidence.time(counted);
         Map<String, Integer> counts = new HashMap<>();
         events.forEach(t -> counts.merge(t.tag().match(), 1, Integer::sum));
         List<Rate.Exposed> matches = new ArrayList<>();
         for (Evidence.Seen s : evidence.matches()) {
-            double ms = exposure.getOrDefault(s.record().id(), 0.0);
+            double ms = exposure.containsKey(s) ? exposure.get(s)[0] : 0;
             if (ms > 0) {
                 matches.add(new Rate.Exposed(counts.getOrDefault(s.record().id(), 0), ms, s.weight()));
             }

@@ -7,17 +7,21 @@ import farglass.stats.BetaPrior;
 import farglass.stats.Clustering;
 import farglass.stats.Trial;
 import farglass.tendency.Evidence;
+import farglass.time.MatchTime;
 import java.util.ArrayDeque;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.Comparator;
 import java.util.Deque;
 import java.util.HashMap;
 import java.util.HashSet;
+import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.TreeSet;
+import java.util.function.BiConsumer;
 import java.util.function.Predicate;
 
 /** Does it matter? Success with something less success without it. */
@@ -32,7 +36,7 @@ final class MattersPage {
 
     private MattersPage(Inquiry q) {
         this.q = q;
-        this.attacks = q.evidence().acts(a -> a.own() && a.decided() && Groups.ATTACKS.contains(a.family()));
+        this.attacks = q.evidence().own(a -> a.decided() && Groups.ATTACKS.contains(a.family()));
     }
 
     static Page of(Inquiry q) {
@@ -80,17 +84,16 @@ final class MattersPage {
 
     /** Body facts of either athlete that held when the attack began, by family of attack. */
     private List<Claim> facts() {
-        Map<String, Set<String>> there = new HashMap<>();
+        Map<Evidence.Act, Set<String>> there = new IdentityHashMap<>();
         TreeSet<String> seen = new TreeSet<>();
         for (Evidence.Act a : attacks) {
             Set<String> held = new HashSet<>();
-            List<Tag> tags = a.seen().record().tags();
-            for (int i = a.index() - 1; i >= 0; i--) {
-                if (tags.get(i) instanceof Tag.Body b && holds(tags, i, b.until(), a)) {
+            before(a, (tag, changed) -> {
+                if (tag instanceof Tag.Body b && holds(b.until(), a, changed)) {
                     held.add((b.of() == a.seen().corner() ? "own " : "other ") + b.fact());
                 }
-            }
-            there.put(name(a), held);
+            });
+            there.put(a, held);
             seen.addAll(held);
         }
         List<Claim> claims = new ArrayList<>();
@@ -104,13 +107,9 @@ final class MattersPage {
                             family.replace('-', ' '),
                             fact.substring(fact.indexOf(' ') + 1).replace('-', ' ')),
                     acts,
-                    a -> there.get(name(a)).contains(fact)));
+                    a -> there.get(a).contains(fact)));
         }
         return clearFirst(claims);
-    }
-
-    private static String name(Evidence.Act a) {
-        return a.seen().record().id() + " " + a.index();
     }
 
     private Map<String, List<Evidence.Act>> families() {
@@ -121,23 +120,28 @@ final class MattersPage {
     }
 
     /** A fact or grip holds until it is said to end, or until the next change of position. */
-    private static boolean holds(List<Tag> tags, int at, farglass.time.MatchTime until, Evidence.Act a) {
-        if (until != null) {
-            return until.compareTo(a.action().t()) >= 0;
+    private static boolean holds(MatchTime until, Evidence.Act a, boolean changed) {
+        return until == null ? !changed : until.compareTo(a.action().t()) >= 0;
+    }
+
+    /** The tags before an attack, the nearest first, and whether the position changed between. */
+    private static void before(Evidence.Act a, BiConsumer<Tag, Boolean> look) {
+        List<Tag> tags = a.seen().record().tags();
+        boolean changed = false;
+        for (int i = a.index() - 1; i >= 0; i--) {
+            Tag tag = tags.get(i);
+            look.accept(tag, changed);
+            changed |= tag instanceof Tag.Position || tag instanceof Tag.Stop;
         }
-        for (int i = at + 1; i < a.index(); i++) {
-            if (tags.get(i) instanceof Tag.Position || tags.get(i) instanceof Tag.Stop) {
-                return false;
-            }
-        }
-        return true;
     }
 
     /** Grips that were there before the attack, and how deep. */
     private List<Claim> grips() {
         List<Claim> claims = new ArrayList<>();
         TreeSet<String> kinds = new TreeSet<>();
-        attacks.forEach(a -> own(a).forEach(g -> kinds.add(g.grip())));
+        Map<Evidence.Act, List<Tag.Grip>> held = new IdentityHashMap<>();
+        attacks.forEach(a -> held.put(a, grips(a)));
+        held.values().forEach(grips -> grips.forEach(g -> kinds.add(g.grip())));
         families().forEach((family, acts) -> {
             for (String grip : kinds) {
                 String name =
@@ -148,7 +152,7 @@ final class MattersPage {
                         "matters.grip",
                         q.words(family.replace('-', ' '), name),
                         acts,
-                        a -> own(a).stream().anyMatch(g -> g.grip().equals(grip)));
+                        a -> held.get(a).stream().anyMatch(g -> g.grip().equals(grip)));
             }
             compare(
                     claims,
@@ -156,36 +160,35 @@ final class MattersPage {
                     "matters.prepared",
                     q.words(family.replace('-', ' ')),
                     acts,
-                    a -> !own(a).isEmpty());
+                    a -> !held.get(a).isEmpty());
             compare(
                     claims,
                     "matters.deep." + family,
                     "matters.deep",
                     q.words(family.replace('-', ' ')),
                     acts.stream()
-                            .filter(a -> own(a).stream().anyMatch(g -> g.depth() != null))
+                            .filter(a -> held.get(a).stream().anyMatch(g -> g.depth() != null))
                             .toList(),
-                    a -> own(a).stream().anyMatch(g -> "deep".equals(g.depth())));
+                    a -> held.get(a).stream().anyMatch(g -> "deep".equals(g.depth())));
         });
         return clearFirst(claims);
     }
 
-    private static List<Tag.Grip> own(Evidence.Act a) {
+    /** The athlete's own grips when the attack began. */
+    private static List<Tag.Grip> grips(Evidence.Act a) {
         Corner me = a.seen().corner();
-        List<Tag> tags = a.seen().record().tags();
         List<Tag.Grip> held = new ArrayList<>();
-        for (int i = a.index() - 1; i >= 0; i--) {
-            if (tags.get(i) instanceof Tag.Grip g && g.by() == me && holds(tags, i, g.until(), a)) {
+        before(a, (tag, changed) -> {
+            if (tag instanceof Tag.Grip g && g.by() == me && holds(g.until(), a, changed)) {
                 held.add(g);
             }
-        }
+        });
         return held;
     }
 
     private List<Claim> checks() {
         List<Claim> claims = new ArrayList<>();
-        Techniques.byTechnique(
-                        q, a -> a.own() && a.decided() && !a.action().checks().isEmpty())
+        Techniques.byTechnique(q, a -> a.decided() && !a.action().checks().isEmpty())
                 .forEach((code, acts) -> {
                     TreeSet<String> points = new TreeSet<>();
                     acts.forEach(a -> points.addAll(a.action().checks().keySet()));
@@ -240,7 +243,7 @@ final class MattersPage {
 
     /** The first try of a technique in a match against later ones, and against someone met before. */
     private List<Claim> tries() {
-        Map<String, Integer> nth = new HashMap<>();
+        Map<Evidence.Act, Integer> nth = new IdentityHashMap<>();
         Map<String, Integer> counts = new HashMap<>();
         Set<String> metBefore = new HashSet<>();
         Set<String> met = new HashSet<>();
@@ -252,19 +255,19 @@ final class MattersPage {
         }
         for (Evidence.Act a : attacks) {
             String key = a.seen().record().id() + " " + a.action().technique();
-            nth.put(name(a), counts.merge(key, 1, Integer::sum));
+            nth.put(a, counts.merge(key, 1, Integer::sum));
         }
         List<Claim> claims = new ArrayList<>();
         families().forEach((family, acts) -> {
             String name = family.replace('-', ' ');
-            compare(claims, "matters.again." + family, "matters.again", q.words(name), acts, a -> nth.get(name(a)) > 1);
+            compare(claims, "matters.again." + family, "matters.again", q.words(name), acts, a -> nth.get(a) > 1);
             compare(
                     claims,
                     "matters.third." + family,
                     "matters.third",
                     q.words(name),
-                    acts.stream().filter(a -> nth.get(name(a)) > 1).toList(),
-                    a -> nth.get(name(a)) > 2);
+                    acts.stream().filter(a -> nth.get(a) > 1).toList(),
+                    a -> nth.get(a) > 2);
             compare(
                     claims,
                     "matters.met." + family,
@@ -278,14 +281,14 @@ final class MattersPage {
 
     /** After hard work: at least 4 attempts of either athlete in the minute before. */
     private List<Claim> work() {
-        Set<String> hard = new HashSet<>();
+        Set<Evidence.Act> hard = Collections.newSetFromMap(new IdentityHashMap<>());
         Deque<Evidence.Act> before = new ArrayDeque<>();
         for (Evidence.Act a : q.evidence().acts(a -> !a.family().equals("grip"))) {
             while (!before.isEmpty() && gone(before.peek(), a)) {
                 before.remove();
             }
             if (before.size() >= HARD_ATTEMPTS) {
-                hard.add(name(a));
+                hard.add(a);
             }
             before.add(a);
         }
@@ -297,7 +300,7 @@ final class MattersPage {
                         "matters.hard",
                         q.words(family.replace('-', ' ')),
                         acts,
-                        a -> hard.contains(name(a))));
+                        a -> hard.contains(a)));
         return clearFirst(claims);
     }
 
@@ -310,11 +313,11 @@ final class MattersPage {
     /** Places where the athlete is ahead that were forced, against those conceded, invited or free: held for ten seconds? */
     private List<Claim> causes() {
         List<Claim> claims = new ArrayList<>();
-        List<Evidence.Place> ahead = q.evidence()
-                .places(p -> p.role().equals("holder")
-                        && !p.span().leftTruncated()
+        List<Evidence.Place> ahead = q.evidence().places((place, role) -> role.equals("holder")).stream()
+                .filter(p -> !p.span().leftTruncated()
                         && cause(p) != null
-                        && (p.ms() >= HELD_MS || !p.span().censored()));
+                        && (p.ms() >= HELD_MS || !p.span().censored()))
+                .toList();
         for (Cause c : Cause.values()) {
             List<Trial> with = new ArrayList<>();
             List<Trial> without = new ArrayList<>();

@@ -61,7 +61,7 @@ final class NotSeenPage {
             subjects.put("never." + family, a -> family.equals(a.family()));
         }
         subjects.forEach((key, wanted) -> {
-            if (q.evidence().acts(a -> a.own() && wanted.test(a)).isEmpty()) {
+            if (q.evidence().own(wanted).isEmpty()) {
                 double upper = NeverSeen.perMatch(complete);
                 claims.add(never(key, key, q.words(), Claim.Unit.SHARE, complete, complete, upper));
             }
@@ -103,16 +103,12 @@ final class NotSeenPage {
         List<Claim> claims = new ArrayList<>();
         for (Technique t : q.lexicon().techniques()) {
             if (!Groups.ATTACKS.contains(t.family())
-                    || !q.evidence()
-                            .acts(a -> a.own() && a.action().technique().equals(t.code()))
-                            .isEmpty()) {
+                    || !q.evidence().ownWith(t.code()).isEmpty()) {
                 continue;
             }
-            List<Evidence.Place> there =
-                    q.evidence().places(p -> Baseline.possible(t, p.span().place(), p.role()));
-            double ms = there.stream().mapToDouble(Evidence.Place::ms).sum();
-            int matches = (int)
-                    there.stream().map(p -> p.seen().record().id()).distinct().count();
+            Map<Evidence.Seen, long[]> there = q.evidence().time((place, role) -> Baseline.possible(t, place, role));
+            double ms = there.values().stream().mapToDouble(m -> m[0]).sum();
+            int matches = there.size();
             if (ms >= EXPOSED_MS) {
                 claims.add(never(
                         "never.technique." + t.code(),
@@ -143,8 +139,8 @@ final class NotSeenPage {
             List<String> seen =
                     q
                             .evidence()
-                            .places(p ->
-                                    q.evidence().placeFamily(p.span().place()).equals(family))
+                            .places((place, role) ->
+                                    q.evidence().placeFamily(place).equals(family))
                             .stream()
                             .map(p -> p.span().place())
                             .distinct()

@@ -52,7 +52,7 @@ final class PassingPage {
     }
 
     private List<Evidence.Act> passes() {
-        return q.evidence().acts(a -> a.own() && a.family().equals("pass"));
+        return q.evidence().ownOf("pass");
     }
 
     private List<Claim> ladder() {

@@ -55,14 +55,11 @@ final class PatiencePage {
             List<Trial> trials = new ArrayList<>();
             List<Trial> attacked = new ArrayList<>();
             for (Stays.Stay s : stays(group)) {
-                Evidence.Act act = q
-                        .evidence()
-                        .acts(a -> a.seen() == s.seen()
-                                && a.own()
+                Evidence.Act act = q.evidence().actsIn(s.seen()).stream()
+                        .filter(a -> a.own()
                                 && a.family().equals("submission")
                                 && a.action().t().compareTo(s.first().from()) >= 0
                                 && a.action().t().compareTo(s.last().to()) < 0)
-                        .stream()
                         .findFirst()
                         .orElse(null);
                 attacked.add(s.trial(act != null));

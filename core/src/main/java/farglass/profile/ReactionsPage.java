@@ -8,8 +8,10 @@ import farglass.tendency.Dilemmas;
 import farglass.tendency.Evidence;
 import farglass.tendency.Reactions;
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
+import java.util.Set;
 
 /** What answers what, and the attacks that open one another. */
 final class ReactionsPage {
@@ -92,9 +94,11 @@ final class ReactionsPage {
     private List<Claim> dilemmas() {
         List<Claim> claims = new ArrayList<>();
         for (Dilemmas.Row r : dilemmas(q)) {
-            List<Trial> without = q.evidence().ownAttempts(a -> a.technique().equals(r.y())).stream()
+            Set<Trial> with = new HashSet<>(r.trials());
+            List<Trial> without = q.evidence().ownWith(r.y()).stream()
+                    .filter(Evidence.Act::decided)
                     .map(Evidence.Act::trial)
-                    .filter(t -> !r.trials().contains(t))
+                    .filter(t -> !with.contains(t))
                     .toList();
             claims.add(q.difference(
                     "dilemma." + r.x() + "." + r.y(),
@@ -119,8 +123,9 @@ final class ReactionsPage {
 
     /** Feints whose effect was tagged. */
     private List<Claim> feints() {
-        List<Evidence.Act> feints = q.evidence()
-                .acts(a -> a.own() && a.family().equals("feint") && a.action().believed() != null);
+        List<Evidence.Act> feints = q.evidence().ownOf("feint").stream()
+                .filter(a -> a.action().believed() != null)
+                .toList();
         List<Claim> claims = new ArrayList<>();
         feints.stream().map(ReactionsPage::target).distinct().sorted().forEach(target -> {
             List<Trial> trials = feints.stream()

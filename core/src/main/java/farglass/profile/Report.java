@@ -104,11 +104,10 @@ public record Report(
         List<String> order = new ArrayList<>(List.of(athlete));
         index.athletes().stream().filter(id -> !id.equals(athlete)).forEach(order::add);
         for (String who : order) {
-            List<Evidence.Act> worked = Evidence.of(index, who, Filter.ALL)
-                    .acts(a -> a.own()
-                            && a.action().completed()
-                            && a.action().technique().equals(technique.get())
-                            && !films.contains(a.seen().record().id()));
+            List<Evidence.Act> worked = Evidence.of(index, who, Filter.ALL).ownWith(technique.get()).stream()
+                    .filter(a -> a.action().completed()
+                            && !films.contains(a.seen().record().id()))
+                    .toList();
             if (!worked.isEmpty()) {
                 return Optional.of(new Example(
                         worked.get(worked.size() - 1).trial(), technique.get(), who.equals(athlete), index.name(who)));

@@ -5,10 +5,11 @@ import farglass.lexicon.Term;
 import farglass.match.RemarkKind;
 import farglass.match.Tag;
 import farglass.stats.Trial;
-import java.util.ArrayList;
 import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 
 /** Stated preferences against measured use. */
 final class SaysPage {
@@ -25,31 +26,32 @@ final class SaysPage {
     private Page page() {
         Map<String, Claim> claims = new LinkedHashMap<>();
         for (Remarks.Said s : Remarks.of(q.evidence(), RemarkKind.PREFERENCE)) {
-            Claim c = claim(s.remark());
+            String id = "says." + s.remark().fields().get("choice") + "."
+                    + s.remark().fields().get("over");
+            Claim c = claims.containsKey(id) ? null : claim(id, s.remark());
             if (c != null) {
-                claims.putIfAbsent(c.id(), c);
+                claims.put(id, c);
             }
         }
         return new Page(Question.SAYS, List.of(Section.of("says.does", List.copyOf(claims.values()))));
     }
 
     /** Null when neither the choice nor the alternative names techniques that were tried. */
-    private Claim claim(Tag.Remark r) {
+    private Claim claim(String id, Tag.Remark r) {
         String choice = r.fields().get("choice");
         String over = r.fields().get("over");
-        List<String> chosen = codes(choice);
-        List<String> other = codes(over);
+        Set<String> chosen = codes(choice);
+        Set<String> other = codes(over);
         if (chosen.isEmpty()) {
             return null;
         }
-        String family = q.lexicon().familyOf(chosen.get(0));
+        String family = q.lexicon().familyOf(chosen.iterator().next());
         List<Trial> trials = q
                 .evidence()
-                .acts(a -> a.own()
-                        && (chosen.contains(a.action().technique())
-                                || (other.isEmpty()
-                                        ? a.family().equals(family)
-                                        : other.contains(a.action().technique()))))
+                .own(a -> chosen.contains(a.action().technique())
+                        || (other.isEmpty()
+                                ? a.family().equals(family)
+                                : other.contains(a.action().technique())))
                 .stream()
                 .map(a -> a.trial(chosen.contains(a.action().technique())))
                 .toList();
@@ -60,15 +62,16 @@ final class SaysPage {
         return trials.isEmpty()
                 ? null
                 : q.plain(
-                        "says." + choice + "." + over,
+                        id,
                         Claim.Topic.PREFERENCE,
                         why.isEmpty() ? "says.plain" : "says.because",
                         q.words(choice, against, why),
                         trials);
     }
 
-    private List<String> codes(String words) {
-        List<String> codes = new ArrayList<>();
+    /** The techniques that some words name, the likeliest first. */
+    private Set<String> codes(String words) {
+        Set<String> codes = new LinkedHashSet<>();
         if (words != null) {
             for (Term t : q.lexicon().lookUp(words)) {
                 if (t instanceof Technique) {

@@ -52,7 +52,7 @@ public record Tables(
 
     private static List<Dwell> dwell(Inquiry q) {
         Map<String, List<Evidence.Place>> stands = new TreeMap<>();
-        for (Evidence.Place p : q.evidence().places(p -> true)) {
+        for (Evidence.Place p : q.evidence().places()) {
             stands.computeIfAbsent(p.span().place() + " " + p.role(), k -> new ArrayList<>())
                     .add(p);
         }

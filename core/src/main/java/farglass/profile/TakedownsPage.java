@@ -78,7 +78,8 @@ final class TakedownsPage {
         if (spans.isEmpty() || spans.get(0).leftTruncated()) {
             return null;
         }
-        return q.evidence().acts(a -> a.seen() == seen && DOWN.contains(a.family())).stream()
+        return q.evidence().actsIn(seen).stream()
+                .filter(a -> DOWN.contains(a.family()))
                 .findFirst()
                 .orElse(null);
     }

@@ -25,7 +25,7 @@ final class Techniques {
     /** Success of every own technique of some families, most tried first. */
     static List<Claim> success(Inquiry q, Predicate<String> families) {
         List<Claim> claims = new ArrayList<>();
-        byTechnique(q, a -> a.own() && families.test(a.family())).forEach((code, acts) -> {
+        byTechnique(q, a -> families.test(a.family())).forEach((code, acts) -> {
             List<Trial> trials = acts.stream()
                     .filter(Evidence.Act::decided)
                     .map(Evidence.Act::trial)
@@ -49,7 +49,7 @@ final class Techniques {
     /** How often every own technique of some families is tried while it could be. */
     static List<Claim> rates(Inquiry q, Predicate<String> families) {
         List<Claim> claims = new ArrayList<>();
-        byTechnique(q, a -> a.own() && families.test(a.family())).forEach((code, acts) -> {
+        byTechnique(q, a -> families.test(a.family())).forEach((code, acts) -> {
             Technique t = q.lexicon().technique(code).orElse(null);
             if (t != null && acts.size() >= ATTEMPTS) {
                 Claim c = q.technique(
@@ -69,7 +69,7 @@ final class Techniques {
     /** What the others try against the athlete, by family of techniques. */
     static List<Claim> against(Inquiry q, Predicate<String> families) {
         List<Claim> claims = new ArrayList<>();
-        byTechnique(q, a -> !a.own() && families.test(a.family())).forEach((code, acts) -> {
+        group(q.evidence().acts(a -> !a.own() && families.test(a.family()))).forEach((code, acts) -> {
             List<Trial> trials = acts.stream()
                     .filter(Evidence.Act::decided)
                     .map(Evidence.Act::trial)
@@ -92,7 +92,7 @@ final class Techniques {
 
     /** Which techniques of a family are chosen. */
     static List<Claim> chosen(Inquiry q, String family, String template) {
-        List<Evidence.Act> all = q.evidence().acts(a -> a.own() && a.family().equals(family));
+        List<Evidence.Act> all = q.evidence().ownOf(family);
         List<Claim> claims = new ArrayList<>();
         if (all.size() < ATTEMPTS) {
             return claims;
@@ -118,7 +118,7 @@ final class Techniques {
      */
     static List<Claim> sides(Inquiry q, String family) {
         List<Claim> claims = new ArrayList<>();
-        List<Evidence.Act> acts = q.evidence().acts(a -> a.own() && family.equals(a.family()));
+        List<Evidence.Act> acts = q.evidence().ownOf(family);
         side(q, family, "side." + family, "side." + family + ".", acts, true, claims);
         if (acts.stream().anyMatch(a -> a.action().sides().size() > 1)) {
             side(q, family, "side.last." + family, "side.last." + family + ".", acts, false, claims);
@@ -195,12 +195,15 @@ final class Techniques {
         return first ? a.firstSide() : a.side();
     }
 
+    /** The athlete's own, by code. */
     static Map<String, List<Evidence.Act>> byTechnique(Inquiry q, Predicate<Evidence.Act> wanted) {
+        return group(q.evidence().own(wanted));
+    }
+
+    private static Map<String, List<Evidence.Act>> group(List<Evidence.Act> acts) {
         Map<String, List<Evidence.Act>> map = new TreeMap<>();
-        q.evidence()
-                .acts(wanted)
-                .forEach(a -> map.computeIfAbsent(a.action().technique(), k -> new ArrayList<>())
-                        .add(a));
+        acts.forEach(a -> map.computeIfAbsent(a.action().technique(), k -> new ArrayList<>())
+                .add(a));
         return map;
     }
 

@@ -53,7 +53,7 @@ final class ThenAndNowPage {
         List<Claim> changed = new ArrayList<>();
         List<Claim> fresh = new ArrayList<>();
         if (line != null) {
-            q.evidence().acts(Evidence.Act::own).stream()
+            q.evidence().own(a -> true).stream()
                     .map(Evidence.Act::family)
                     .filter(f -> !f.equals("grip") && !f.equals("feint"))
                     .distinct()
@@ -82,8 +82,7 @@ final class ThenAndNowPage {
     private Section years() {
         TreeSet<Integer> years = new TreeSet<>();
         Map<String, Map<Integer, List<Trial>>> rows = new TreeMap<>();
-        for (Evidence.Place p :
-                q.evidence().places(x -> x.role().equals("guard") || x.role().equals("holder"))) {
+        for (Evidence.Place p : q.evidence().places((place, role) -> role.equals("guard") || role.equals("holder"))) {
             count(
                     rows,
                     years,
@@ -91,7 +90,7 @@ final class ThenAndNowPage {
                     q.lexicon().positionName(p.span().place()) + (p.role().equals("guard") ? "" : " \u2191"),
                     p.trial(true));
         }
-        for (Evidence.Act a : q.evidence().acts(x -> x.own() && Groups.ATTACKS.contains(x.family()))) {
+        for (Evidence.Act a : q.evidence().own(x -> Groups.ATTACKS.contains(x.family()))) {
             count(rows, years, a.seen(), q.lexicon().techniqueName(a.action().technique()), a.trial());
         }
         Section section = Section.of("change.years", List.of());
@@ -136,7 +135,7 @@ final class ThenAndNowPage {
 
     /** How the choice within a family moved. */
     private void used(String family, List<Claim> claims) {
-        List<Evidence.Act> acts = q.evidence().acts(a -> a.own() && a.family().equals(family));
+        List<Evidence.Act> acts = q.evidence().ownOf(family);
         acts.stream().map(a -> a.action().technique()).distinct().sorted().forEach(code -> {
             List<Trial> then = new ArrayList<>();
             List<Trial> now = new ArrayList<>();
@@ -153,7 +152,7 @@ final class ThenAndNowPage {
     }
 
     private void worked(List<Claim> claims) {
-        Techniques.byTechnique(q, a -> a.own() && a.decided() && Groups.ATTACKS.contains(a.family()))
+        Techniques.byTechnique(q, a -> a.decided() && Groups.ATTACKS.contains(a.family()))
                 .forEach((code, acts) -> change(
                         "changed.works." + code,
                         "change.works",
@@ -182,15 +181,15 @@ final class ThenAndNowPage {
             return;
         }
         String family = q.lexicon().familyOf(code);
-        Change c = Change.of(then, now, prior, q.rho(family), q.stream(id));
-        if (c.pMoved() < LIKELY) {
+        double moved = Change.moved(then, now, prior, q.rho(family));
+        if (moved < LIKELY) {
             return;
         }
         claims.add(q.difference(
                 id,
                 Claim.Topic.CHANGE,
                 template,
-                q.words(q.lexicon().techniqueName(code), ClaimWriter.percent(c.pMoved())),
+                q.words(q.lexicon().techniqueName(code), ClaimWriter.percent(moved)),
                 now,
                 then,
                 prior,
@@ -199,28 +198,27 @@ final class ThenAndNowPage {
 
     /** Techniques first seen after the line, with what had met the attack most tried before it. */
     private void newBranches(List<Claim> claims) {
-        Techniques.byTechnique(q, a -> a.own() && Groups.ATTACKS.contains(a.family()))
-                .forEach((code, acts) -> {
-                    boolean old = acts.stream().anyMatch(a -> !late(a.seen()));
-                    if (old || acts.size() < MATCHES) {
-                        return;
-                    }
-                    claims.add(q.plain(
-                            "new." + code,
-                            Claim.Topic.CHANGE,
-                            "change.branch",
-                            q.words(
-                                    q.lexicon().techniqueName(code),
-                                    acts.get(0).seen().record().details().date().toString(),
-                                    before(acts.get(0))),
-                            acts.stream().map(Evidence.Act::trial).toList()));
-                });
+        Techniques.byTechnique(q, a -> Groups.ATTACKS.contains(a.family())).forEach((code, acts) -> {
+            boolean old = acts.stream().anyMatch(a -> !late(a.seen()));
+            if (old || acts.size() < MATCHES) {
+                return;
+            }
+            claims.add(q.plain(
+                    "new." + code,
+                    Claim.Topic.CHANGE,
+                    "change.branch",
+                    q.words(
+                            q.lexicon().techniqueName(code),
+                            acts.get(0).seen().record().details().date().toString(),
+                            before(acts.get(0))),
+                    acts.stream().map(Evidence.Act::trial).toList()));
+        });
     }
 
     /** The opponents' commonest answer to failed attempts of the family before this one. */
     private String before(Evidence.Act first) {
         Map<String, Integer> met = new LinkedHashMap<>();
-        for (Evidence.Act a : q.evidence().acts(x -> x.own() && x.family().equals(first.family()))) {
+        for (Evidence.Act a : q.evidence().ownOf(first.family())) {
             if (a.seen() == first.seen() && a.index() >= first.index()) {
                 break;
             }

@@ -105,7 +105,7 @@ final class WhenPage {
                 return;
             }
             Inquiry part = q.under(f);
-            List<Trial> attacks = part.evidence().acts(a -> a.own() && Groups.ATTACKS.contains(a.family())).stream()
+            List<Trial> attacks = part.evidence().own(a -> Groups.ATTACKS.contains(a.family())).stream()
                     .map(Evidence.Act::trial)
                     .toList();
             String key = name.toLowerCase(Locale.ROOT).replace('_', '-');
@@ -120,10 +120,9 @@ final class WhenPage {
             if (rate != null) {
                 rates.add(rate);
             }
-            List<Trial> decided =
-                    part.evidence().acts(a -> a.own() && Groups.ATTACKS.contains(a.family()) && a.decided()).stream()
-                            .map(Evidence.Act::trial)
-                            .toList();
+            List<Trial> decided = part.evidence().own(a -> Groups.ATTACKS.contains(a.family()) && a.decided()).stream()
+                    .map(Evidence.Act::trial)
+                    .toList();
             if (decided.size() >= Techniques.ATTEMPTS) {
                 success.add(q.plain(
                         title + "." + key + ".works",

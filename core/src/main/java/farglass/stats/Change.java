@@ -1,32 +1,30 @@
 package farglass.stats;
 
+import java.util.Arrays;
 import java.util.List;
 
 /**
  * Did a proportion change? Both times get their own posterior under the same prior; recency weights are left out, because
  * the question is about time itself.
- *
- * @param early before the line
- * @param late after it
- * @param difference late - early
- * @param pMoved posterior probability that the two differ by more than 0.10
  */
-public record Change(Estimate early, Estimate late, Difference difference, double pMoved) {
+public final class Change {
     /** Differences up to this size do not matter. */
     public static final double MATTERS = 0.10;
 
     private static final int GRID = 100;
+    /** Chance beyond which a tail is not followed. */
+    private static final double NOTHING = 1e-12;
 
-    public static Change of(List<Trial> early, List<Trial> late, BetaPrior prior, double rho, long seed) {
-        List<Trial> first = even(early);
-        List<Trial> second = even(late);
-        Estimate a = Proportion.of(first, prior, rho, seed);
-        Estimate b = Proportion.of(second, prior, rho, seed + 1);
-        return new Change(
-                a,
-                b,
-                Difference.of(b, a),
-                apart(Proportion.posterior(first, prior, rho), Proportion.posterior(second, prior, rho)));
+    private Change() {}
+
+    /**
+     * @param early before the line
+     * @param late after it
+     * @param rho intra-match correlation in [0, 1]
+     * @return posterior probability that the two differ by more than 0.10
+     */
+    public static double moved(List<Trial> early, List<Trial> late, BetaPrior prior, double rho) {
+        return apart(Proportion.posterior(even(early), prior, rho), Proportion.posterior(even(late), prior, rho));
     }
 
     private static List<Trial> even(List<Trial> trials) {
@@ -36,12 +34,8 @@ public record Change(Estimate early, Estimate late, Difference difference, doubl
     }
 
     private static double apart(Mixture a, Mixture b) {
-        double[] first = new double[GRID + 1];
-        double[] second = new double[GRID + 1];
-        for (int i = 0; i <= GRID; i++) {
-            first[i] = a.cdf((double) i / GRID);
-            second[i] = b.cdf((double) i / GRID);
-        }
+        double[] first = grid(a);
+        double[] second = grid(b);
         int reach = (int) Math.round(MATTERS * GRID);
         double p = 0;
         for (int i = 0; i < GRID; i++) {
@@ -51,6 +45,27 @@ public record Change(Estimate early, Estimate late, Difference difference, doubl
             p += (first[i + 1] - first[i]) * (below + above);
         }
         return p;
+    }
+
+    /** The distribution at every cell's edge, outwards from its middle until nothing is left. */
+    private static double[] grid(Mixture m) {
+        double[] cdf = new double[GRID + 1];
+        int middle = (int) Math.round(m.mean() * GRID);
+        int i = middle;
+        for (; i <= GRID; i++) {
+            cdf[i] = m.cdf((double) i / GRID);
+            if (cdf[i] > 1 - NOTHING) {
+                break;
+            }
+        }
+        Arrays.fill(cdf, Math.min(i, GRID), GRID + 1, 1);
+        for (i = middle - 1; i >= 0; i--) {
+            cdf[i] = m.cdf((double) i / GRID);
+            if (cdf[i] < NOTHING) {
+                break;
+            }
+        }
+        return cdf;
     }
 
     private static double middle(double[] cdf, int cell) {

@@ -34,6 +34,13 @@ public final class ExitCurves {
     private final List<String> causes;
     private final long[] shown;
     private final int[] matchOf;
+    /** Per spell, what the bootstrap asks for hundreds of times. */
+    private final double[] weights;
+
+    private final long[] ms;
+    /** Per spell: its cause's number, -1 for another cause, -2 when it was not seen to end. */
+    private final int[] causeOf;
+
     private final int matches;
 
     private ExitCurves(List<Spell> given, List<String> causes) {
@@ -53,6 +60,11 @@ public final class ExitCurves {
                 .mapToInt(s -> numbers.computeIfAbsent(s.tag().match(), k -> numbers.size()))
                 .toArray();
         matches = numbers.size();
+        weights = spells.stream().mapToDouble(Spell::weight).toArray();
+        ms = spells.stream().mapToLong(Spell::ms).toArray();
+        causeOf = spells.stream()
+                .mapToInt(s -> s.cause() == null ? -2 : causes.indexOf(s.cause()))
+                .toArray();
     }
 
     /**
@@ -69,28 +81,26 @@ public final class ExitCurves {
         double[][] out = new double[causes.size() + 1][shown.length];
         double[] at = new double[causes.size() + 1];
         double risk = 0;
-        for (int i = 0; i < spells.size(); i++) {
-            risk += spells.get(i).weight() * factor[matchOf[i]];
+        for (int i = 0; i < weights.length; i++) {
+            risk += weights[i] * factor[matchOf[i]];
         }
         double held = 1;
         int next = 0;
-        for (int i = 0; i < spells.size(); ) {
-            long ms = spells.get(i).ms();
-            while (next < shown.length && shown[next] < ms) {
+        double[] by = new double[causes.size()];
+        for (int i = 0; i < weights.length; ) {
+            long now = ms[i];
+            while (next < shown.length && shown[next] < now) {
                 fill(out, at, next++);
             }
             double events = 0;
             double leaving = 0;
-            double[] by = new double[causes.size()];
-            for (; i < spells.size() && spells.get(i).ms() == ms; i++) {
-                double w = spells.get(i).weight() * factor[matchOf[i]];
+            Arrays.fill(by, 0);
+            for (; i < weights.length && ms[i] == now; i++) {
+                double w = weights[i] * factor[matchOf[i]];
                 leaving += w;
-                if (spells.get(i).cause() != null) {
-                    events += w;
-                    int c = causes.indexOf(spells.get(i).cause());
-                    if (c >= 0) {
-                        by[c] += w;
-                    }
+                events += causeOf[i] >= -1 ? w : 0;
+                if (causeOf[i] >= 0) {
+                    by[causeOf[i]] += w;
                 }
             }
             if (events > 0 && risk > 0) {

@@ -8,7 +8,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Set;
-import java.util.function.BiPredicate;
 import java.util.function.Function;
 
 /** One athlete's matches that count for the library's average, and their sums. */
@@ -54,12 +53,11 @@ final class AthleteSums {
         return ms;
     }
 
-    double time(BiPredicate<String, String> counted) {
+    /** Time in some places and roles. */
+    double time(Set<MatchFacts.Stand> counted) {
         double sum = 0;
         for (Map.Entry<MatchFacts.Stand, Long> e : ms.entrySet()) {
-            if (counted.test(e.getKey().position(), e.getKey().role())) {
-                sum += e.getValue();
-            }
+            sum += counted.contains(e.getKey()) ? e.getValue() : 0;
         }
         return sum;
     }

@@ -32,6 +32,9 @@ public final class Baseline {
     private final Map<String, AthleteSums> athletes;
     private final Map<String, Double> rhos = new ConcurrentHashMap<>();
     private final Map<Asked, BetaPrior> priors = new ConcurrentHashMap<>();
+    /** Which of the priors a technique gets; asked anew when anything has changed. */
+    private final Map<Asked, BetaPrior> successes = new ConcurrentHashMap<>();
+
     private final Map<Asked, GammaPrior> rates = new ConcurrentHashMap<>();
     private final Map<String, Map<MatchFacts.Stand, Long>> times = new ConcurrentHashMap<>();
 
@@ -144,6 +147,10 @@ public final class Baseline {
 
     /** Prior of the success of a technique for one athlete. */
     public BetaPrior success(String technique, String athlete) {
+        return successes.computeIfAbsent(new Asked(technique, athlete), k -> ownOrFamily(technique, athlete));
+    }
+
+    private BetaPrior ownOrFamily(String technique, String athlete) {
         int seen = 0;
         double attempts = 0;
         for (Map.Entry<String, AthleteSums> e : athletes.entrySet()) {
@@ -223,8 +230,9 @@ public final class Baseline {
 
     private GammaPrior fitRate(Technique t, String athlete) {
         List<GammaPrior.Counts> list = new ArrayList<>();
+        Set<MatchFacts.Stand> counted = stands(t);
         athletes.forEach((who, sums) -> {
-            double ms = who.equals(athlete) ? 0 : sums.time((position, role) -> possible(t, position, role));
+            double ms = who.equals(athlete) ? 0 : sums.time(counted);
             if (ms > 0) {
                 int[] n = sums.tries(t.code());
                 list.add(new GammaPrior.Counts(n == null ? 0 : n[2], ms / MS_PER_MINUTE));
@@ -233,6 +241,19 @@ public final class Baseline {
         return list.size() < ATHLETES
                 ? GammaPrior.jeffreys()
                 : GammaPrior.fit(list, "library, " + list.size() + " others");
+    }
+
+    /** Where it could be tried. */
+    private static Set<MatchFacts.Stand> stands(Technique t) {
+        Set<MatchFacts.Stand> stands = new HashSet<>();
+        for (String position : t.from()) {
+            for (String role : MatchFacts.ROLES) {
+                if (possible(t, position, role)) {
+                    stands.add(new MatchFacts.Stand(position, role));
+                }
+            }
+        }
+        return stands;
     }
 
     /** The others' time in some places over their time in all that the denominator accepts; NaN without any. */

@@ -3,6 +3,7 @@ package farglass.tendency;
 import farglass.stats.PoissonCount;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.BitSet;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -193,16 +194,22 @@ final class ChainModel {
         private final int[][] contexts = new int[symbols.length][];
         /** By context, then symbol. */
         private final double[][] chances;
+        /** By symbol, then context: a pattern looks at few symbols in many contexts. */
+        private final double[][] bySymbol;
+        /** By exchange: contexts that occur in it. */
+        private final BitSet[] occurring = new BitSet[symbols.length];
+        /** By symbol: contexts in which it occurs anywhere. */
+        private final BitSet[] possible;
 
         Context() {
-            Map<String, Integer> numbers = new HashMap<>();
+            Map<String, Integer> places = new HashMap<>();
             for (int e = 0; e < symbols.length; e++) {
                 contexts[e] = exchanges.get(e).steps().stream()
-                        .mapToInt(s -> numbers.computeIfAbsent(s.own() + s.place(), k -> numbers.size()))
+                        .mapToInt(s -> 2 * places.computeIfAbsent(s.place(), k -> places.size()) + (s.own() ? 1 : 0))
                         .toArray();
             }
-            chances = new double[numbers.size()][followers.length];
-            double[] totals = new double[numbers.size()];
+            chances = new double[2 * places.size()][followers.length];
+            double[] totals = new double[chances.length];
             for (int e = 0; e < symbols.length; e++) {
                 for (int i = 0; i < symbols[e].length; i++) {
                     chances[contexts[e][i]][symbols[e][i]]++;
@@ -210,9 +217,22 @@ final class ChainModel {
                 }
             }
             for (int c = 0; c < totals.length; c++) {
-                for (int s = 0; s < chances[c].length; s++) {
+                for (int s = 0; s < chances[c].length && totals[c] > 0; s++) {
                     chances[c][s] /= totals[c];
                 }
+            }
+            bySymbol = new double[followers.length][totals.length];
+            possible = new BitSet[followers.length];
+            for (int s = 0; s < bySymbol.length; s++) {
+                possible[s] = new BitSet();
+                for (int c = 0; c < totals.length; c++) {
+                    bySymbol[s][c] = chances[c][s];
+                    possible[s].set(c, chances[c][s] > 0);
+                }
+            }
+            for (int e = 0; e < symbols.length; e++) {
+                occurring[e] = new BitSet();
+                Arrays.stream(contexts[e]).forEach(occurring[e]::set);
             }
         }
 
@@ -220,13 +240,23 @@ final class ChainModel {
         double holds(int e, int[] pattern) {
             int[] here = contexts[e];
             int length = pattern.length;
+            double[][] chance = new double[length][];
+            for (int k = 0; k < length; k++) {
+                if (!possible[pattern[k]].intersects(occurring[e])) {
+                    return 0;
+                }
+                chance[k] = bySymbol[pattern[k]];
+            }
             double[] before = new double[length + 1];
             before[0] = 1;
             double none = 1;
             for (int start = 0; start + length <= here.length; start++) {
+                if (chance[0][here[start]] == 0) {
+                    continue;
+                }
                 int k = 0;
                 while (k < length && before[k] > 0) {
-                    before[k + 1] = before[k] * chances[here[start + k]][pattern[k]];
+                    before[k + 1] = before[k] * chance[k][here[start + k]];
                     k++;
                 }
                 none *= 1 - (k == length ? before[k] : 0);
@@ -234,7 +264,7 @@ final class ChainModel {
                 double tail = 1;
                 for (int from = length - 1; from > 0 && tail > 0; from--) {
                     int at = start + from + 1;
-                    tail *= at < here.length ? chances[here[at]][pattern[from]] : 0;
+                    tail *= at < here.length ? chance[from][here[at]] : 0;
                     none *= 1 - (from <= k ? before[from] : 0) * tail;
                 }
             }

@@ -11,6 +11,7 @@ final class ChainTrie {
     private final int alphabet;
     private final Node root = new Node(new int[0]);
     private final List<Node> nodes = new ArrayList<>();
+    private int numbered;
 
     /** A pattern. */
     static final class Node {
@@ -21,6 +22,7 @@ final class ChainTrie {
         private final List<Node> children = new ArrayList<>();
         private final List<Integer> exchanges = new ArrayList<>();
         private int last = -1;
+        private int number;
 
         private Node(int[] pattern) {
             this.pattern = pattern;
@@ -48,6 +50,11 @@ final class ChainTrie {
             if (children.isEmpty()) {
                 next = null;
             }
+        }
+
+        /** From 0, the root's; parents before their children. */
+        int number() {
+            return number;
         }
 
         int[] pattern() {
@@ -119,6 +126,7 @@ final class ChainTrie {
     }
 
     private void collect(Node node) {
+        node.number = numbered++;
         if (node.pattern.length >= 2) {
             nodes.add(node);
         }
@@ -132,9 +140,22 @@ final class ChainTrie {
                 n -> same.computeIfAbsent(n.exchanges, k -> new ArrayList<>()).add(n));
         return nodes.stream()
                 .filter(n -> same.get(n.exchanges).stream()
-                        .noneMatch(m -> m.pattern.length > n.pattern.length
-                                && Chains.shared(m.pattern, n.pattern) == n.pattern.length))
+                        .noneMatch(m -> m.pattern.length > n.pattern.length && within(n.pattern, m.pattern)))
                 .toList();
+    }
+
+    /** Whether a longer pattern holds all symbols of a shorter one in order. */
+    static boolean within(int[] shorter, int[] longer) {
+        int found = 0;
+        for (int i = 0; i < longer.length && found < shorter.length; i++) {
+            found += longer[i] == shorter[found] ? 1 : 0;
+        }
+        return found == shorter.length;
+    }
+
+    /** Number of nodes, the root with them. */
+    int size() {
+        return numbered;
     }
 
     Node root() {

@@ -6,11 +6,14 @@ import farglass.stats.PoissonCount;
 import farglass.stats.Trial;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.BitSet;
+import java.util.Collections;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 
 /**
  * Which tags follow each other more often than chance? Exchanges are short, so that every subsequence of 2 to 6 tags with at
@@ -41,8 +44,6 @@ public final class Chains {
     private final ChainModel model;
     /** Least number of exchanges of a pattern that is looked at. */
     private final int support;
-    /** By the pattern itself, which its node keeps. */
-    private final Map<int[], double[]> independent = new IdentityHashMap<>();
 
     private Chains(List<Exchanges.Exchange> exchanges, long seed) {
         this.exchanges = exchanges;
@@ -58,11 +59,28 @@ public final class Chains {
         model = new ChainModel(exchanges, symbols, seed);
     }
 
-    /** A counted pattern. */
+    /**
+     * A counted pattern.
+     *
+     * @param againstIndependence whether it was held against independence, as all pairs are, or against what follows what
+     */
     private record Candidate(
-            int[] pattern, List<Integer> in, double[] expectedIn, double expected, double p, double q, int matches) {
+            int[] pattern,
+            List<Integer> in,
+            double[] expectedIn,
+            double expected,
+            double p,
+            double q,
+            int matches,
+            boolean againstIndependence) {
         Candidate adjusted(double value) {
-            return new Candidate(pattern, in, expectedIn, expected, p, value, matches);
+            return new Candidate(pattern, in, expectedIn, expected, p, value, matches, againstIndependence);
+        }
+
+        BitSet exchanges() {
+            BitSet set = new BitSet();
+            in.forEach(set::set);
+            return set;
         }
     }
 
@@ -105,8 +123,11 @@ public final class Chains {
             int[] symbols = e.steps().stream()
                     .mapToInt(s -> numbers.getOrDefault(s.symbol(), -1))
                     .toArray();
+            BitSet there = new BitSet();
+            Arrays.stream(symbols).filter(s -> s >= 0).forEach(there::set);
             for (int c = 0; c < patterns.length; c++) {
-                held[c] += ChainTrie.places(symbols, patterns[c]) == null ? 0 : 1;
+                boolean possible = Arrays.stream(patterns[c]).allMatch(there::get);
+                held[c] += possible && ChainTrie.places(symbols, patterns[c]) != null ? 1 : 0;
             }
         }
         return held;
@@ -119,7 +140,7 @@ public final class Chains {
         double[][] expected = model.expected(nodes, trie, support);
         List<Candidate> judged = new ArrayList<>();
         for (int i = 0; i < nodes.size(); i++) {
-            judged.add(judge(nodes.get(i), expected[i]));
+            judged.add(judge(nodes.get(i), expected[i], nodes.get(i).pattern().length == 2));
         }
         double[] q = FalseDiscovery.adjusted(
                 judged.stream().mapToDouble(Candidate::p).toArray());
@@ -140,87 +161,114 @@ public final class Chains {
                 .toList();
     }
 
-    private Candidate judge(ChainTrie.Node n, double[] expectedIn) {
-        double mean = Math.max(ChainModel.LEAST, Arrays.stream(expectedIn).sum());
+    private Candidate judge(ChainTrie.Node n, double[] expectedIn, boolean againstIndependence) {
+        double mean = Math.max(ChainModel.LEAST, sum(expectedIn));
         double p = PoissonCount.upperTail(n.exchanges().size(), mean, support);
-        return new Candidate(n.pattern(), n.exchanges(), expectedIn, mean, p, 1, matches(n.exchanges()));
+        return new Candidate(
+                n.pattern(), n.exchanges(), expectedIn, mean, p, 1, matches(n.exchanges()), againstIndependence);
     }
 
     /** Longer rows that hold most of the exchanges of an accepted pair. */
     private List<Candidate> rows(List<ChainTrie.Node> nodes, List<Candidate> kept) {
-        List<Candidate> rows = new ArrayList<>();
-        for (ChainTrie.Node n : nodes) {
-            if (n.pattern().length > 2 && kept.stream().noneMatch(c -> c.pattern() == n.pattern())) {
-                List<Candidate> parts = kept.stream()
-                        .filter(c -> c.pattern().length == 2 && shared(c.pattern(), n.pattern()) == 2)
+        Set<int[]> accepted = Collections.newSetFromMap(new IdentityHashMap<>());
+        kept.forEach(c -> accepted.add(c.pattern()));
+        List<Candidate> pairs =
+                kept.stream().filter(c -> c.pattern().length == 2).toList();
+        return nodes.parallelStream()
+                .filter(n -> n.pattern().length > 2 && !accepted.contains(n.pattern()))
+                .flatMap(n -> pairs.stream()
                         .filter(c -> n.exchanges().size() >= MOST * c.in().size())
-                        .toList();
-                if (!parts.isEmpty()) {
-                    double q = parts.stream().mapToDouble(Candidate::q).max().orElseThrow();
-                    rows.add(judge(n, independent(n.pattern())).adjusted(q));
-                }
-            }
-        }
-        return rows;
+                        .filter(c -> ChainTrie.within(c.pattern(), n.pattern()))
+                        .max(Comparator.comparingDouble(Candidate::q))
+                        .map(c -> judge(n, model.independent(n.pattern()), true).adjusted(c.q()))
+                        .stream())
+                .toList();
     }
 
+    private static double sum(double[] values) {
+        double sum = 0;
+        for (double v : values) {
+            sum += v;
+        }
+        return sum;
+    }
+
+    /** Exchanges ascend, and those of a match stand together. */
     private int matches(List<Integer> in) {
-        return (int) in.stream()
-                .map(e -> exchanges.get(e).seen().record().id())
-                .distinct()
-                .count();
+        int matches = 0;
+        Evidence.Seen before = null;
+        for (int e : in) {
+            Evidence.Seen seen = exchanges.get(e).seen();
+            matches += seen == before ? 0 : 1;
+            before = seen;
+        }
+        return matches;
     }
 
     private List<Candidate> withoutShadows(List<Candidate> kept, double limit) {
         List<Candidate> order = new ArrayList<>(kept);
+        double[] tails =
+                kept.parallelStream().mapToDouble(this::againstIndependence).toArray();
         Map<Candidate, Double> alone = new IdentityHashMap<>();
-        kept.forEach(c -> alone.put(c, againstIndependence(c)));
+        for (int i = 0; i < tails.length; i++) {
+            alone.put(kept.get(i), tails[i]);
+        }
         order.sort(Comparator.comparing((Candidate c) -> c.pattern().length == 2)
                 .thenComparingDouble(alone::get)
                 .thenComparing(
                         Comparator.comparingInt((Candidate c) -> c.in().size()).reversed())
                 .thenComparing(c -> Arrays.toString(c.pattern())));
         List<Candidate> accepted = new ArrayList<>();
+        Map<Candidate, BitSet> holding = new IdentityHashMap<>();
         for (Candidate c : order) {
-            if (accepted.stream().allMatch(a -> shared(a.pattern(), c.pattern()) < 2 || standsWithout(c, a, limit))) {
+            boolean stands = accepted.stream()
+                    .allMatch(a -> !shareTwo(a.pattern(), c.pattern()) || standsWithout(c, holding.get(a), limit));
+            if (stands) {
                 accepted.add(c);
+                holding.put(c, c.exchanges());
             }
         }
         return accepted;
     }
 
-    private double[] independent(int[] pattern) {
-        return independent.computeIfAbsent(pattern, model::independent);
-    }
-
     /** Rows of all lengths are put in order by the same measure. */
     private double againstIndependence(Candidate c) {
-        double mean = Arrays.stream(independent(c.pattern())).sum();
+        if (c.againstIndependence()) {
+            return c.p();
+        }
+        double mean = sum(model.independent(c.pattern()));
         return PoissonCount.upperTail(c.in().size(), Math.max(ChainModel.LEAST, mean), support);
     }
 
-    private boolean standsWithout(Candidate c, Candidate accepted, double limit) {
-        List<Integer> rest =
-                c.in().stream().filter(e -> !accepted.in().contains(e)).toList();
+    /** Whether it still passes without some exchanges. */
+    private boolean standsWithout(Candidate c, BitSet without, double limit) {
+        List<Integer> rest = c.in().stream().filter(e -> !without.get(e)).toList();
         if (rest.size() < support || matches(rest) < MATCHES) {
             return false;
         }
         double mean = 0;
         for (int e = 0; e < symbols.length; e++) {
-            mean += accepted.in().contains(e) ? 0 : c.expectedIn()[e];
+            mean += without.get(e) ? 0 : c.expectedIn()[e];
         }
         return PoissonCount.upperTail(rest.size(), Math.max(ChainModel.LEAST, mean), support) <= limit;
     }
 
-    /** Length of the longest row of symbols that both hold in order. */
-    static int shared(int[] a, int[] b) {
-        int[][] best = new int[a.length + 1][b.length + 1];
-        for (int i = 1; i <= a.length; i++) {
-            for (int j = 1; j <= b.length; j++) {
-                best[i][j] = a[i - 1] == b[j - 1] ? best[i - 1][j - 1] + 1 : Math.max(best[i - 1][j], best[i][j - 1]);
+    /** Whether both hold some two symbols in the same order. */
+    static boolean shareTwo(int[] a, int[] b) {
+        for (int i = 0; i + 1 < a.length; i++) {
+            int at = 0;
+            while (at < b.length && b[at] != a[i]) {
+                at++;
+            }
+            for (int j = i + 1; j < a.length; j++) {
+                for (int k = at + 1; k < b.length; k++) {
+                    if (a[j] == b[k]) {
+                        return true;
+                    }
+                }
             }
         }
-        return best[a.length][b.length];
+        return false;
     }
 
     private Chain chain(Candidate c) {

@@ -68,7 +68,7 @@ public final class Dilemmas {
     private static void collect(
             Evidence evidence, Map<String, Map<String, List<Trial>>> after, Map<String, List<Trial>> all) {
         Evidence.Act before = null;
-        for (Evidence.Act act : evidence.acts(a -> a.own() && !a.family().equals("grip"))) {
+        for (Evidence.Act act : evidence.own(a -> !a.family().equals("grip"))) {
             if (act.decided()) {
                 String y = act.action().technique();
                 all.computeIfAbsent(y, k -> new ArrayList<>()).add(act.trial());

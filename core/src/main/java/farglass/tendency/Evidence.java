@@ -15,8 +15,13 @@ import farglass.stats.Trial;
 import farglass.time.MatchTime;
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.BiPredicate;
 import java.util.function.Predicate;
 
 /** What is known of one athlete under one filter: the matches, their position lines, actions and spans. */
@@ -25,6 +30,7 @@ public final class Evidence {
     private final String athlete;
     private final Filter filter;
     private final List<Seen> matches;
+    private final Map<String, Seen> byId = new HashMap<>();
     /** Gathered when first asked for: who only wants the matches pays for nothing else. */
     private volatile Contents contents;
 
@@ -49,25 +55,27 @@ public final class Evidence {
         }
 
         public boolean counts(MatchTime t) {
-            return windows.stream().anyMatch(w -> t.ms() >= w.from() && t.ms() < w.to());
+            for (Moment.Window w : windows) {
+                if (t.ms() >= w.from() && t.ms() < w.to()) {
+                    return true;
+                }
+            }
+            return false;
         }
 
         long within(Span s) {
-            return windows.stream()
-                    .mapToLong(w -> w.overlap(s.from().ms(), s.to().ms()))
-                    .sum();
+            long sum = 0;
+            for (Moment.Window w : windows) {
+                sum += w.overlap(s.from().ms(), s.to().ms());
+            }
+            return sum;
         }
 
         /** Any tag of the match as an occurrence. */
         public Trial trial(int tag, boolean worked) {
             Tag t = record().tags().get(tag);
             return new Trial(
-                    new TagRef(record().id(), record().tagName(tag)),
-                    tag,
-                    t.t(),
-                    worked,
-                    weight,
-                    t.info().unsure());
+                    facts.ref(tag), tag, t.t(), worked, weight, t.info().unsure());
         }
     }
 
@@ -78,7 +86,7 @@ public final class Evidence {
         }
 
         public TagRef ref() {
-            return new TagRef(seen.record().id(), seen.record().tagName(index));
+            return seen.facts().ref(index);
         }
 
         /** The athlete's role where it happened, or neutral when that is not known. */
@@ -91,7 +99,13 @@ public final class Evidence {
         }
 
         public Trial trial(boolean worked) {
-            return seen.trial(index, worked);
+            return new Trial(
+                    ref(),
+                    index,
+                    action.t(),
+                    worked,
+                    seen.weight(),
+                    action.info().unsure());
         }
 
         public Trial trial() {
@@ -106,7 +120,7 @@ public final class Evidence {
      */
     public record Place(Seen seen, Span span, long ms) {
         public TagRef ref() {
-            return new TagRef(seen.record().id(), seen.record().tagName(span.tag()));
+            return seen.facts().ref(span.tag());
         }
 
         /** The athlete's role: holder, guard, under or neutral. */
@@ -124,9 +138,8 @@ public final class Evidence {
         this.athlete = athlete;
         this.filter = filter;
         this.matches = List.copyOf(matches);
+        this.matches.forEach(m -> byId.put(m.record().id(), m));
     }
-
-    private record Contents(List<Act> acts, List<Place> places) {}
 
     private Contents contents() {
         Contents known = contents;
@@ -134,34 +147,12 @@ public final class Evidence {
             synchronized (this) {
                 known = contents;
                 if (known == null) {
-                    known = new Contents(new ArrayList<>(), new ArrayList<>());
-                    for (Seen seen : matches) {
-                        collect(seen, known.acts(), known.places());
-                    }
+                    known = new Contents(matches, filter.moment());
                     contents = known;
                 }
             }
         }
         return known;
-    }
-
-    private void collect(Seen seen, List<Act> acts, List<Place> places) {
-        Moment moment = filter.moment();
-        boolean everything = moment.everything();
-        for (MatchFacts.Act a : seen.facts().acts()) {
-            Act act = new Act(seen, a.index(), a.action(), a.span(), a.family());
-            boolean there =
-                    moment.role() == null || a.span() != null && moment.role().equals(act.role());
-            if (there && (everything || seen.counts(a.action().t()))) {
-                acts.add(act);
-            }
-        }
-        for (Span s : seen.line().spans()) {
-            Place place = new Place(seen, s, everything ? s.lengthMs() : seen.within(s));
-            if (place.ms() > 0 && (moment.role() == null || moment.role().equals(place.role()))) {
-                places.add(place);
-            }
-        }
     }
 
     /**
@@ -214,22 +205,62 @@ public final class Evidence {
         return matches;
     }
 
-    public long exposureMs() {
-        return contents().places().stream().mapToLong(Place::ms).sum();
+    /** The match of an id, when it counts. */
+    public Optional<Seen> match(String id) {
+        return Optional.ofNullable(byId.get(id));
     }
 
-    /** In the order of matches, then of tags. */
+    public long exposureMs() {
+        return contents().exposureMs();
+    }
+
+    /** Of both athletes, in the order of matches, then of tags; so are all lists of actions here. */
     public List<Act> acts(Predicate<Act> wanted) {
         return contents().acts().stream().filter(wanted).toList();
     }
 
-    public List<Place> places(Predicate<Place> wanted) {
-        return contents().places().stream().filter(wanted).toList();
+    /** Actions of both athletes in one match of {@link #matches()}. */
+    public List<Act> actsIn(Seen match) {
+        return Collections.unmodifiableList(contents().in(match));
+    }
+
+    public List<Act> own(Predicate<Act> wanted) {
+        return contents().own().stream().filter(wanted).toList();
+    }
+
+    /** The athlete's own actions of one family of techniques. */
+    public List<Act> ownOf(String family) {
+        return Collections.unmodifiableList(contents().ownOf(family));
+    }
+
+    /** The athlete's own tries of one technique. */
+    public List<Act> ownWith(String technique) {
+        return Collections.unmodifiableList(contents().ownWith(technique));
+    }
+
+    /**
+     * Live time in some places, ms.
+     *
+     * @param counted of a position and the athlete's role there
+     * @return for every match that has such time
+     */
+    public Map<Seen, long[]> time(BiPredicate<String, String> counted) {
+        return contents().time(counted);
+    }
+
+    /** In the order of matches, then of time. */
+    public List<Place> places() {
+        return Collections.unmodifiableList(contents().places());
+    }
+
+    /** @param wanted of a position and the athlete's role there */
+    public List<Place> places(BiPredicate<String, String> wanted) {
+        return contents().places(wanted);
     }
 
     /** Own attempts whose outcome was seen; the others leave the denominator. */
     public List<Act> ownAttempts(Predicate<Tag.Action> wanted) {
-        return acts(act -> act.own() && wanted.test(act.action()) && outcomeSeen(act.action()));
+        return own(act -> wanted.test(act.action()) && outcomeSeen(act.action()));
     }
 
     public static boolean outcomeSeen(Tag.Action a) {

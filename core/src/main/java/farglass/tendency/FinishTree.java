@@ -53,10 +53,9 @@ public final class FinishTree {
 
     /** Own submissions that locked. */
     public static List<Evidence.Act> locks(Evidence evidence) {
-        return evidence.acts(a -> a.own()
-                && a.family().equals("submission")
-                && a.action().reached() != null
-                && a.action().reached() >= LOCKED);
+        return evidence.ownOf("submission").stream()
+                .filter(a -> a.action().reached() != null && a.action().reached() >= LOCKED)
+                .toList();
     }
 
     private static Way way(Evidence.Act lock, List<Exchanges.Exchange> exchanges) {

@@ -24,10 +24,7 @@ public final class Level {
                 .filter(Trial::worked)
                 .map(t -> t.tag().match())
                 .distinct()
-                .map(id -> evidence.matches().stream()
-                        .filter(s -> s.record().id().equals(id))
-                        .findFirst())
-                .flatMap(java.util.Optional::stream)
+                .flatMap(id -> evidence.match(id).stream())
                 .toList();
         if (worked.isEmpty()) {
             return List.of();

@@ -12,6 +12,7 @@ import farglass.match.Tag;
 import farglass.rules.Rulesets;
 import farglass.rules.Score;
 import farglass.rules.Scoring;
+import farglass.stats.TagRef;
 import farglass.time.MatchTime;
 import java.util.ArrayList;
 import java.util.Collections;
@@ -26,17 +27,24 @@ import java.util.Map;
  * corner how often everything was tried and how long every place lasted. A changed record gets new facts; all others keep theirs.
  */
 public final class MatchFacts {
+    /** Of an athlete in a place. */
+    static final List<String> ROLES = List.of("holder", "guard", "under", "neutral");
+
     private final MatchRecord record;
     private final Lexicon lexicon;
     private final PositionLine line;
+    private final MatchTime end;
     private final List<Act> acts;
     private final Map<Corner, Tally> tallies = new EnumMap<>(Corner.class);
+    private final Map<Corner, String> teams = new EnumMap<>(Corner.class);
     private final Map<Corner, List<Reaction>> reactions = new EnumMap<>(Corner.class);
     private final Map<Corner, List<List<Exchanges.Step>>> exchanges = new EnumMap<>(Corner.class);
     private final Map<Corner, Map<String, Map<String, Integer>>> answerCounts = new EnumMap<>(Corner.class);
     private final Map<Corner, Map<Stand, Map<String, Integer>>> exitCounts = new EnumMap<>(Corner.class);
     private final Map<Corner, Map<Stand, List<Transition>>> transitions = new EnumMap<>(Corner.class);
     private List<Step> score;
+    /** By tag, as far as they were asked for. */
+    private final TagRef[] refs;
 
     /** An action and the span it starts in. */
     public record Act(int index, Tag.Action action, Span span, String family) {}
@@ -60,9 +68,13 @@ public final class MatchFacts {
         this.record = record;
         this.lexicon = lexicon;
         this.line = PositionLine.of(record, lexicon);
+        this.end = record.end();
+        this.refs = new TagRef[record.tags().size()];
         this.acts = Collections.unmodifiableList(collect());
         for (Corner c : Corner.values()) {
             tallies.put(c, tally(c));
+            Object team = record.athlete(c).extra().get("team");
+            teams.put(c, team == null ? "" : team.toString());
         }
     }
 
@@ -78,8 +90,28 @@ public final class MatchFacts {
         return line;
     }
 
+    /** A tag's name; made once, because every claim cites it. A race makes two that are equal. */
+    TagRef ref(int tag) {
+        TagRef known = refs[tag];
+        if (known == null) {
+            known = new TagRef(record.id(), record.tagName(tag));
+            refs[tag] = known;
+        }
+        return known;
+    }
+
+    /** Where the record ends, as {@link MatchRecord#end()}. */
+    MatchTime end() {
+        return end;
+    }
+
     public List<Act> acts() {
         return acts;
+    }
+
+    /** Team of a corner's athlete, empty when not known. */
+    public String team(Corner c) {
+        return teams.get(c);
     }
 
     Tally tally(String athlete) {

@@ -7,10 +7,12 @@ import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
-import java.util.function.Predicate;
+import java.util.function.BiPredicate;
 
 /** Time in every position and role. */
 public final class Places {
+    private static final long[] NONE = {0, 0};
+
     private Places() {}
 
     /**
@@ -23,7 +25,7 @@ public final class Places {
     /** One row per position and role seen, in code order. */
     public static List<Row> of(Evidence evidence) {
         Map<String, List<Evidence.Place>> groups = new TreeMap<>();
-        for (Evidence.Place p : evidence.places(p -> true)) {
+        for (Evidence.Place p : evidence.places()) {
             groups.computeIfAbsent(p.span().place() + " " + p.role(), k -> new ArrayList<>())
                     .add(p);
         }
@@ -31,7 +33,7 @@ public final class Places {
         groups.forEach((key, places) -> {
             String[] parts = key.split(" ");
             long ms = places.stream().mapToLong(p -> p.ms()).sum();
-            rows.add(new Row(parts[0], parts[1], ms, share(evidence, places, p -> true)));
+            rows.add(new Row(parts[0], parts[1], ms, share(evidence, places, (place, role) -> true)));
         });
         return rows;
     }
@@ -40,21 +42,23 @@ public final class Places {
      * Share of the time in some places among the time in all that {@code denominator} accepts.
      *
      * @param places visits, all accepted by {@code denominator}
+     * @param denominator of a position and the athlete's role there
      */
     public static Estimate share(
-            Evidence evidence, List<Evidence.Place> places, Predicate<Evidence.Place> denominator) {
-        Map<Evidence.Seen, double[]> byMatch = new IdentityHashMap<>();
-        evidence.places(denominator).forEach(p -> byMatch.computeIfAbsent(p.seen(), k -> new double[3])[0] += p.ms());
+            Evidence evidence, List<Evidence.Place> places, BiPredicate<String, String> denominator) {
+        Map<Evidence.Seen, long[]> whole = evidence.time(denominator);
+        Map<Evidence.Seen, long[]> visits = new IdentityHashMap<>();
         for (Evidence.Place p : places) {
-            double[] sums = byMatch.get(p.seen());
-            sums[1] += p.ms();
-            sums[2]++;
+            long[] sums = visits.computeIfAbsent(p.seen(), k -> new long[2]);
+            sums[0] += p.ms();
+            sums[1]++;
         }
         List<TimeShare.Exposure> exposures = new ArrayList<>();
         for (Evidence.Seen seen : evidence.matches()) {
-            double[] sums = byMatch.get(seen);
-            if (sums != null && sums[0] > 0) {
-                exposures.add(new TimeShare.Exposure(sums[1], sums[0], seen.weight(), (int) sums[2]));
+            long[] all = whole.get(seen);
+            long[] in = visits.getOrDefault(seen, NONE);
+            if (all != null) {
+                exposures.add(new TimeShare.Exposure(in[0], all[0], seen.weight(), (int) in[1]));
             }
         }
         return TimeShare.of(exposures, places.stream().map(Evidence.Place::ref).toList());

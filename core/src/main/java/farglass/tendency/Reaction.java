@@ -73,7 +73,7 @@ record Reaction(MatchFacts.Act trigger, String answer, int answeredBy, long dela
     /** When the window is cut: the next stop, the end of the record, or a gap of film. */
     private static long cut(MatchFacts facts, MatchFacts.Act trigger) {
         List<Tag> tags = facts.record().tags();
-        long cut = facts.record().end().ms();
+        long cut = facts.end().ms();
         for (int k = trigger.index() + 1; k < tags.size(); k++) {
             Tag tag = tags.get(k);
             if (tag.t().ms() > trigger.action().t().ms() + WINDOW_MS) {

@@ -138,12 +138,15 @@ class PublishedTest {
     @Test
     void aChangeIsJudgedByItsSize() {
         BetaPrior uniform = BetaPrior.fixed(0.5, 2, "uniform");
-        assertThat(Change.of(List.of(), List.of(), uniform, 0, 1).pMoved()).isCloseTo(0.81, within(0.01));
-        Change same = Change.of(Trials.apart(100, 200), Trials.apart(100, 200), uniform, 0, 1);
-        assertThat(same.pMoved()).isLessThan(0.06);
-        Change moved = Change.of(Trials.apart(20, 200), Trials.apart(120, 200), uniform, 0, 1);
-        assertThat(moved.pMoved()).isGreaterThan(0.999);
-        assertThat(moved.difference().value()).isCloseTo(0.495, within(0.01));
+        assertThat(Change.moved(List.of(), List.of(), uniform, 0)).isCloseTo(0.81, within(0.01));
+        assertThat(Change.moved(Trials.apart(100, 200), Trials.apart(100, 200), uniform, 0))
+                .isLessThan(0.06);
+        assertThat(Change.moved(Trials.apart(20, 200), Trials.apart(120, 200), uniform, 0))
+                .isGreaterThan(0.999)
+                .isEqualTo(Change.moved(Trials.apart(120, 200), Trials.apart(20, 200), uniform, 0), within(1e-9));
+        // far apart and sure: nothing of either tail reaches the other
+        assertThat(Change.moved(Trials.apart(0, 5000), Trials.apart(5000, 5000), uniform, 0))
+                .isCloseTo(1, within(1e-6));
     }
 
     @Test

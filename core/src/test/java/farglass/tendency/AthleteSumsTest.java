@@ -20,6 +20,7 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import org.junit.jupiter.api.Test;
 
 /** Sums of one athlete and the averages of all others, counted by hand. */
@@ -67,9 +68,8 @@ class AthleteSumsTest {
         assertThat(a.tries("@pass")).containsExactly(1, 6, 6);
         assertThat(a.tries("lasso-sweep")).isNull();
         assertThat(a.tries("side pass")).containsExactly(3, 3, 3);
-        assertThat(a.time((place, role) -> place.equals("CLG") && role.equals("holder")))
-                .isEqualTo(3 * 20_000);
-        assertThat(a.time((place, role) -> true)).isEqualTo(3 * 60_000);
+        assertThat(a.time(Set.of(new MatchFacts.Stand("CLG", "holder")))).isEqualTo(3 * 20_000);
+        assertThat(a.time(a.ms().keySet())).isEqualTo(3 * 60_000);
         assertThat(a.exits(new MatchFacts.Stand("CLG", "holder")).values().stream()
                         .mapToInt(Integer::intValue)
                         .sum())

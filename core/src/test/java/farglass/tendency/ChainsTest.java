@@ -16,6 +16,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Random;
 import java.util.Set;
 import java.util.stream.IntStream;
 import org.apache.commons.rng.UniformRandomProvider;
@@ -109,7 +110,7 @@ class ChainsTest {
                 b.trials().stream().filter(t -> in.contains(t.tag().match())).count();
         int[] first = a.symbols().stream().mapToInt(String::hashCode).toArray();
         int[] second = b.symbols().stream().mapToInt(String::hashCode).toArray();
-        return Chains.shared(first, second) >= 2 && both > 0.8 * Math.min(a.exchanges(), b.exchanges());
+        return Chains.shareTwo(first, second) && both > 0.8 * Math.min(a.exchanges(), b.exchanges());
     }
 
     @Test
@@ -135,10 +136,9 @@ class ChainsTest {
     }
 
     private static boolean overlap(List<String> planted, List<String> found) {
-        return Chains.shared(
-                        planted.stream().mapToInt(String::hashCode).toArray(),
-                        found.stream().mapToInt(String::hashCode).toArray())
-                >= 2;
+        return Chains.shareTwo(
+                planted.stream().mapToInt(String::hashCode).toArray(),
+                found.stream().mapToInt(String::hashCode).toArray());
     }
 
     @Test
@@ -165,6 +165,44 @@ class ChainsTest {
         run.count();
         double[] counts = run.counts();
         assertThat(counts[closed.indexOf(all)]).isEqualTo(1);
+    }
+
+    /** The counter's packed table against a plain search for every pattern. */
+    @Test
+    void everyPatternIsCountedInMadeUpExchangesAsASearchFindsIt() {
+        Random random = new Random(5);
+        int[][] exchanges = random.ints(40, 3, 25)
+                .mapToObj(n -> random.ints(n, 0, 7).toArray())
+                .toArray(int[][]::new);
+        ChainTrie trie = ChainTrie.frequent(exchanges, 4, Chains.LONGEST);
+        List<ChainTrie.Node> closed = trie.closed();
+        assertThat(closed).hasSizeGreaterThan(100);
+        int[] made = new int[20];
+        ChainCounter.Run run = new ChainCounter(trie, closed).new Run(made);
+        double[] found = new double[closed.size()];
+        for (int library = 0; library < 50; library++) {
+            for (int i = 0; i < made.length; i++) {
+                made[i] = random.nextInt(7);
+            }
+            run.count();
+            for (int n = 0; n < found.length; n++) {
+                found[n] += ChainTrie.places(made, closed.get(n).pattern()) == null ? 0 : 1;
+            }
+        }
+        assertThat(run.counts()).isEqualTo(found);
+    }
+
+    @Test
+    void whatTwoRowsShareIsToldByTheirOrder() {
+        assertThat(Chains.shareTwo(new int[] {1, 2, 3}, new int[] {9, 1, 8, 3})).isTrue();
+        assertThat(Chains.shareTwo(new int[] {1, 2, 3}, new int[] {3, 2, 1}))
+                .as("the other way round")
+                .isFalse();
+        assertThat(Chains.shareTwo(new int[] {4, 4}, new int[] {4, 5})).isFalse();
+        assertThat(Chains.shareTwo(new int[] {4, 4}, new int[] {5, 4, 6, 4})).isTrue();
+        assertThat(ChainTrie.within(new int[] {1, 3}, new int[] {1, 2, 3})).isTrue();
+        assertThat(ChainTrie.within(new int[] {3, 1}, new int[] {1, 2, 3})).isFalse();
+        assertThat(ChainTrie.within(new int[] {1, 1}, new int[] {1, 2, 3})).isFalse();
     }
 
     @Test

@@ -50,11 +50,11 @@ class EvidenceTest {
     void rolesAndOwnershipAreSeenFromTheAthletesCorner() {
         MatchRecord r = match("m", DAY, "us", "them");
         Evidence mine = evidence("us", Filter.ALL, r);
-        assertThat(mine.places(p -> true))
+        assertThat(mine.places())
                 .extracting(p -> p.span().place() + " " + p.role())
                 .containsExactly("STD neutral", "LAS guard", "SDC under");
         Evidence theirs = evidence("them", Filter.ALL, r);
-        assertThat(theirs.places(p -> true))
+        assertThat(theirs.places())
                 .extracting(p -> p.span().place() + " " + p.role())
                 .containsExactly("STD neutral", "LAS holder", "SDC holder");
         assertThat(mine.acts(Evidence.Act::own))
@@ -65,6 +65,50 @@ class EvidenceTest {
                 .containsExactly("knee-cut");
         assertThat(mine.exposureMs()).isEqualTo(60_000).isEqualTo(theirs.exposureMs());
         assertThat(mine.acts(a -> true).get(1).span().place()).isEqualTo("LAS");
+    }
+
+    @Test
+    void listsOfActsAndTimesAreWhatAFilterOverAllOfThemFinds() {
+        List<MatchRecord> library = DemoLibrary.matches(LEXICON, DemoLibrary.SEED);
+        LibraryIndex index = LibraryIndex.of(library, LEXICON);
+        String who = library.get(0).details().a().id();
+        for (Filter f : List.of(
+                Filter.ALL,
+                Filter.ALL.moment(Moment.ANY.role("guard")),
+                Filter.ALL.moment(Moment.ANY.clock(Moment.Part.LAST_TWO_MINUTES)))) {
+            Evidence e = Evidence.of(index, who, f);
+            assertThat(e.own(a -> true)).isNotEmpty().isEqualTo(e.acts(Evidence.Act::own));
+            for (String family : List.of("pass", "sweep", "grip", "no such")) {
+                assertThat(e.ownOf(family))
+                        .isEqualTo(e.acts(a -> a.own() && a.family().equals(family)));
+            }
+            String code = e.own(a -> true).get(0).action().technique();
+            assertThat(e.ownWith(code))
+                    .isEqualTo(e.acts(a -> a.own() && a.action().technique().equals(code)));
+            for (Evidence.Seen seen : e.matches()) {
+                assertThat(e.actsIn(seen)).isEqualTo(e.acts(a -> a.seen() == seen));
+                assertThat(e.match(seen.record().id())).containsSame(seen);
+                long guard = e.places().stream()
+                        .filter(p -> p.seen() == seen && p.role().equals("guard"))
+                        .mapToLong(Evidence.Place::ms)
+                        .sum();
+                long[] told = e.time((place, role) -> role.equals("guard")).get(seen);
+                assertThat(told == null ? 0 : told[0]).isEqualTo(guard);
+            }
+            assertThat(e.places((place, role) -> role.equals("guard")))
+                    .isEqualTo(e.places().stream()
+                            .filter(p -> p.role().equals("guard"))
+                            .toList());
+            assertThat(e.match("no such match")).isEmpty();
+        }
+    }
+
+    @Test
+    void aTrialSaysOfAnActWhatItsTagSays() {
+        Evidence e = evidence("us", Filter.ALL, match("m", DAY, "us", "them"));
+        Evidence.Act act = e.ownWith("lasso-sweep").get(0);
+        assertThat(act.trial(true)).isEqualTo(act.seen().trial(act.index(), true));
+        assertThat(act.ref()).isSameAs(e.ownWith("lasso-sweep").get(0).ref());
     }
 
     @Test

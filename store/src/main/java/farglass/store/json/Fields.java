@@ -1,94 +1,257 @@
 package farglass.store.json;
 
+import com.fasterxml.jackson.core.JsonParseException;
+import com.fasterxml.jackson.core.JsonParser;
+import com.fasterxml.jackson.core.JsonProcessingException;
+import com.fasterxml.jackson.core.JsonToken;
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.ObjectMapper;
+import com.fasterxml.jackson.databind.node.ArrayNode;
+import com.fasterxml.jackson.databind.node.NullNode;
+import com.fasterxml.jackson.databind.node.ObjectNode;
 import farglass.match.Coded;
 import farglass.match.Corner;
 import farglass.time.MatchTime;
+import java.io.IOException;
+import java.util.Arrays;
 import java.util.LinkedHashMap;
-import java.util.LinkedHashSet;
+import java.util.List;
 import java.util.Map;
-import java.util.Set;
 
 /** A JSON object being read: typed access with the path in every error, and a note of which fields were asked for. */
 final class Fields {
     private static final ObjectMapper JSON = new ObjectMapper();
+    private static final Object NOTHING = new Object();
+    private static final ArrayNode NONE = MatchJson.JSON.createArrayNode();
     private static final double MAX_MS = 1e12;
+    /** Fields of most tags. */
+    private static final int FEW = 10;
 
-    private final JsonNode node;
-    private final String path;
-    private final Set<String> asked = new LinkedHashSet<>();
+    private String[] names = new String[FEW];
+    /** Texts, numbers, flags, {@link #NOTHING} for JSON null, and nodes for what holds more. */
+    private Object[] values = new Object[FEW];
+    /** Whether somebody asked for the field. */
+    private boolean[] asked = new boolean[FEW];
 
-    private Fields(JsonNode node, String path) {
-        this.node = node;
-        this.path = path;
+    private int count;
+    /** What stands where an object is expected; null for an object. */
+    private Object instead;
+
+    private final String base;
+    /** Place in a list at {@link #base}, -1 for none: put together when there is something to say about it. */
+    private final int index;
+
+    private Fields(String base, int index) {
+        this.base = base;
+        this.index = index;
     }
 
     static Fields of(JsonNode node, String path) throws FormatException {
         if (!node.isObject()) {
             throw new FormatException(path, "an object is expected, found " + describe(node));
         }
-        return new Fields(node, path);
+        Fields f = new Fields(path, -1);
+        for (Map.Entry<String, JsonNode> e : node.properties()) {
+            f.add(e.getKey(), value(e.getValue()));
+        }
+        return f;
     }
 
-    private static String describe(JsonNode node) {
-        String text = node.toString();
+    private static Object value(JsonNode node) {
+        return switch (node.getNodeType()) {
+            case STRING -> node.textValue();
+            case NUMBER -> node.numberValue();
+            case BOOLEAN -> node.booleanValue();
+            case NULL -> NOTHING;
+            default -> node;
+        };
+    }
+
+    /**
+     * Reads an object straight from a parser that stands at its begin, with one field apart that is a list of objects. Records
+     * hold many small ones, and a tree of them costs twice what they do.
+     *
+     * @param listed name of the field; when it is such a list an empty one stands in its place
+     * @param objects gets the list's objects
+     * @throws JsonProcessingException also for a field that is there twice
+     */
+    static Fields read(JsonParser parser, String listed, List<Fields> objects) throws IOException {
+        Fields f = new Fields("", -1);
+        String name;
+        while ((name = f.next(parser)) != null) {
+            JsonToken token = parser.nextToken();
+            if (name.equals(listed) && token == JsonToken.START_ARRAY) {
+                f.add(name, NONE);
+                while (parser.nextToken() != JsonToken.END_ARRAY) {
+                    objects.add(element(parser, new Fields("/" + name, objects.size())));
+                }
+            } else {
+                f.add(name, value(parser, token));
+            }
+        }
+        return f;
+    }
+
+    private static Fields element(JsonParser parser, Fields f) throws IOException {
+        JsonToken token = parser.currentToken();
+        if (token != JsonToken.START_OBJECT) {
+            f.instead = value(parser, token);
+            return f;
+        }
+        String name;
+        while ((name = f.next(parser)) != null) {
+            f.add(name, value(parser, parser.nextToken()));
+        }
+        return f;
+    }
+
+    /** Name of the object's next field, null at its end. */
+    private String next(JsonParser parser) throws IOException {
+        String name = parser.nextFieldName();
+        if (name != null && find(name) >= 0) {
+            throw new JsonParseException(parser, "Duplicate field '" + name + "'");
+        }
+        return name;
+    }
+
+    /** The value that begins at a token. */
+    private static Object value(JsonParser parser, JsonToken token) throws IOException {
+        return switch (token) {
+            case VALUE_STRING -> parser.getText();
+            case VALUE_NUMBER_INT, VALUE_NUMBER_FLOAT -> parser.getNumberValue();
+            case VALUE_TRUE -> true;
+            case VALUE_FALSE -> false;
+            case VALUE_NULL -> NOTHING;
+            case START_ARRAY -> array(parser);
+            case START_OBJECT -> object(parser);
+            default -> throw new JsonParseException(parser, "A value is expected");
+        };
+    }
+
+    private static ArrayNode array(JsonParser parser) throws IOException {
+        ArrayNode array = MatchJson.JSON.createArrayNode();
+        for (JsonToken t = parser.nextToken(); t != JsonToken.END_ARRAY; t = parser.nextToken()) {
+            array.add(node(value(parser, t)));
+        }
+        return array;
+    }
+
+    private static ObjectNode object(JsonParser parser) throws IOException {
+        ObjectNode object = MatchJson.JSON.createObjectNode();
+        for (String name = parser.nextFieldName(); name != null; name = parser.nextFieldName()) {
+            if (object.replace(name, node(value(parser, parser.nextToken()))) != null) {
+                throw new JsonParseException(parser, "Duplicate field '" + name + "'");
+            }
+        }
+        return object;
+    }
+
+    private void add(String name, Object value) {
+        if (count == names.length) {
+            names = Arrays.copyOf(names, 2 * count);
+            values = Arrays.copyOf(values, 2 * count);
+            asked = Arrays.copyOf(asked, 2 * count);
+        }
+        names[count] = name;
+        values[count++] = value;
+    }
+
+    /** Where a field stands, -1 when it is not there; they are few, so that they are looked through one by one. */
+    private int find(String name) {
+        for (int i = 0; i < count; i++) {
+            if (names[i].equals(name)) {
+                return i;
+            }
+        }
+        return -1;
+    }
+
+    /** @throws FormatException when something else stood in its place in the list */
+    Fields object() throws FormatException {
+        if (instead != null) {
+            throw new FormatException(path(), "an object is expected, found " + describe(instead));
+        }
+        return this;
+    }
+
+    private static JsonNode node(Object value) {
+        return value == NOTHING ? NullNode.getInstance() : value instanceof JsonNode n ? n : JSON.valueToTree(value);
+    }
+
+    private static String describe(Object value) {
+        String text = node(value).toString();
         return text.length() > 40 ? text.substring(0, 40) + "..." : text;
     }
 
+    private String path() {
+        return index < 0 ? base : base + "/" + index;
+    }
+
     FormatException error(String field, String message) {
-        return new FormatException(path + "/" + field, message);
+        return new FormatException(path() + "/" + field, message);
     }
 
     String path(String field) {
-        return path + "/" + field;
+        return path() + "/" + field;
+    }
+
+    /** A text, number, flag or node; null when absent or JSON null. */
+    private Object raw(String field) {
+        int at = find(field);
+        if (at < 0) {
+            return null;
+        }
+        asked[at] = true;
+        return values[at] == NOTHING ? null : values[at];
     }
 
     /** The field's value, or null when absent or JSON null. */
     JsonNode get(String field) {
-        asked.add(field);
-        JsonNode value = node.get(field);
-        return value == null || value.isNull() ? null : value;
+        Object value = raw(field);
+        return value == null ? null : node(value);
     }
 
     JsonNode need(String field) throws FormatException {
-        JsonNode value = get(field);
-        if (value == null) {
+        present(field);
+        return get(field);
+    }
+
+    private void present(String field) throws FormatException {
+        if (raw(field) == null) {
             throw error(field, "missing");
         }
-        return value;
     }
 
     String text(String field) throws FormatException {
-        JsonNode value = get(field);
-        if (value != null && !value.isTextual()) {
+        Object value = raw(field);
+        if (value != null && !(value instanceof String)) {
             throw error(field, "a text is expected, found " + describe(value));
         }
-        return value == null ? null : value.textValue();
+        return (String) value;
     }
 
     String needText(String field) throws FormatException {
-        need(field);
+        present(field);
         return text(field);
     }
 
     /** A whole number of milliseconds, not negative. */
     Long ms(String field) throws FormatException {
-        JsonNode value = get(field);
+        Object value = raw(field);
         if (value == null) {
             return null;
         }
-        if (!value.isNumber() || value.doubleValue() != Math.rint(value.doubleValue())) {
+        if (!(value instanceof Number n) || n.doubleValue() != Math.rint(n.doubleValue())) {
             throw error(field, "whole milliseconds are expected, found " + describe(value));
         }
-        if (value.doubleValue() < 0 || value.doubleValue() > MAX_MS) {
+        if (n.doubleValue() < 0 || n.doubleValue() > MAX_MS) {
             throw error(field, "milliseconds must not be negative or absurdly large, found " + describe(value));
         }
-        return value.longValue();
+        return n.longValue();
     }
 
     long needMs(String field) throws FormatException {
-        need(field);
+        present(field);
         return ms(field);
     }
 
@@ -98,33 +261,33 @@ final class Fields {
     }
 
     Integer integer(String field, int min, int max) throws FormatException {
-        JsonNode value = get(field);
+        Object value = raw(field);
         if (value == null) {
             return null;
         }
-        if (!value.isInt() || value.intValue() < min || value.intValue() > max) {
+        if (!(value instanceof Integer n) || n < min || n > max) {
             throw error(field, "a whole number from " + min + " to " + max + " is expected, found " + describe(value));
         }
-        return value.intValue();
+        return n;
     }
 
     Double number(String field, double min, double max) throws FormatException {
-        JsonNode value = get(field);
+        Object value = raw(field);
         if (value == null) {
             return null;
         }
-        if (!value.isNumber() || !(value.doubleValue() >= min && value.doubleValue() <= max)) {
+        if (!(value instanceof Number n) || !(n.doubleValue() >= min && n.doubleValue() <= max)) {
             throw error(field, "a number from " + min + " to " + max + " is expected, found " + describe(value));
         }
-        return value.doubleValue();
+        return n.doubleValue();
     }
 
     Boolean flag(String field) throws FormatException {
-        JsonNode value = get(field);
-        if (value != null && !value.isBoolean()) {
+        Object value = raw(field);
+        if (value != null && !(value instanceof Boolean)) {
             throw error(field, "true or false is expected, found " + describe(value));
         }
-        return value == null ? null : value.booleanValue();
+        return (Boolean) value;
     }
 
     <E extends Enum<E> & Coded> E coded(String field, Class<E> type) throws FormatException {
@@ -154,7 +317,7 @@ final class Fields {
     }
 
     Corner needCorner(String field) throws FormatException {
-        need(field);
+        present(field);
         return corner(field);
     }
 
@@ -164,13 +327,15 @@ final class Fields {
 
     /** Fields nobody asked for, as plain JSON values. */
     Map<String, Object> rest() {
-        Map<String, Object> rest = new LinkedHashMap<>();
-        node.fields().forEachRemaining(e -> {
-            if (!asked.contains(e.getKey())) {
-                rest.put(e.getKey(), plain(e.getValue()));
+        Map<String, Object> rest = null;
+        for (int i = 0; i < count; i++) {
+            if (!asked[i]) {
+                rest = rest == null ? new LinkedHashMap<>() : rest;
+                rest.put(
+                        names[i], values[i] instanceof JsonNode n ? plain(n) : values[i] == NOTHING ? null : values[i]);
             }
-        });
-        return rest;
+        }
+        return rest == null ? Map.of() : rest;
     }
 
     static Object plain(JsonNode value) {

@@ -28,7 +28,10 @@ public final class TagJson {
      * @throws FormatException when a field is missing or not of its kind; codes of the lexicon are kept as they are
      */
     public static Tag read(JsonNode node, String path) throws FormatException {
-        Fields f = Fields.of(node, path);
+        return read(Fields.of(node, path));
+    }
+
+    static Tag read(Fields f) throws FormatException {
         MatchTime t = MatchTime.ofMs(f.needMs("t"));
         String type = f.needText("type");
         TagInfo info = TagInfo.NONE;

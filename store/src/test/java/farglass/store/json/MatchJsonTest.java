@@ -71,6 +71,32 @@ class MatchJsonTest {
     }
 
     @Test
+    void whatATagHoldsBesidesIsKeptAsItIs() throws Exception {
+        String text = Samples.documented()
+                .replace(
+                        "\"type\": \"start\"",
+                        "\"type\": \"start\", \"wide\": 12345678901234567890, \"long\": 5000000000, \"part\": -0.25,"
+                                + " \"deep\": {\"a\": [[], {\"b\": null}, true]}, \"none\": null, \"a1\": 1, \"a2\": 2, \"a3\": 3");
+        MatchRecord r = MatchJson.read(text);
+        assertThat(r.tags().get(0).info().extra())
+                .containsEntry("long", 5_000_000_000L)
+                .containsEntry("part", -0.25)
+                .containsEntry("none", null)
+                .containsKeys("wide", "deep", "a3");
+        assertThat(JSON.readTree(MatchJson.write(r))).isEqualTo(JSON.readTree(text));
+    }
+
+    @Test
+    void aDocumentNestedWithoutEndIsRefused() {
+        String text = Samples.documented()
+                .replace(
+                        "\"type\": \"start\"", "\"type\": \"start\", \"deep\": " + "[".repeat(5000) + "]".repeat(5000));
+        assertThatExceptionOfType(FormatException.class)
+                .isThrownBy(() -> MatchJson.read(text))
+                .withMessageContaining("nesting");
+    }
+
+    @Test
     void everyDemoRecordComesBackEqual() throws Exception {
         for (MatchRecord r : DemoLibrary.matches(Lexicon.builtIn(), 99)) {
             assertThat(MatchJson.read(MatchJson.write(r))).as(r.id()).isEqualTo(r);
@@ -124,6 +150,11 @@ class MatchJsonTest {
                 "\"reached\": 2 | \"reached\": 5 | /tags/6/reached | from 1 to 4",
                 "[\"right\", \"left\"] | [\"right\", \"up\"] | /tags/6/sides | left, right, both",
                 "[\"right\", \"left\"] | 7 | /tags/6/sides | list is expected",
+                "[\"right\", \"left\"] | [\"right\", {\"a\": 1, \"a\": 2}] | `` | line",
+                "\"grip\": \"sleeve-same\", | \"grip\": \"sleeve-same\", \"grip\": \"lapel\", | `` | Duplicate field 'grip'",
+                "\"tags\": [ | \"tags\": [7, | /tags/0 | an object is expected, found 7",
+                "\"tags\": [ | \"tags\": {\"x\": [1]}, \"notes\": [ | /tags | list is expected",
+                "\"tags\": [ | \"tags\": null, \"notes\": [ | /tags | missing",
                 "\"type\": \"grip\" | \"type\": \"hug\" | /tags/4/type | is not one of start, position",
                 "\"grip\": \"sleeve-same\", | `` | /tags/4/grip | missing",
                 "\"until\": 24100 | \"until\": 100 | /tags/4/until | must not come before t",
@@ -146,7 +177,7 @@ class MatchJsonTest {
         assertThat(text).isNotEqualTo(Samples.documented());
         assertThatExceptionOfType(FormatException.class)
                 .isThrownBy(() -> MatchJson.read(text))
-                .withMessageStartingWith(path)
+                .withMessageStartingWith(path == null ? "" : path)
                 .withMessageContaining(says);
     }
 

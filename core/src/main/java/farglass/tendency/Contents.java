@@ -1,0 +1,127 @@
+package farglass.tendency;
+
+import farglass.match.Span;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.IdentityHashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.function.BiPredicate;
+
+/** What counts of some matches, gathered once and laid out as pages ask for it: all lists in the order of matches, then of tags. */
+final class Contents {
+    private final List<Evidence.Act> acts = new ArrayList<>();
+    private final List<Evidence.Act> own = new ArrayList<>();
+    private final Map<String, List<Evidence.Act>> ownByFamily = new HashMap<>();
+    private final Map<String, List<Evidence.Act>> ownByTechnique = new HashMap<>();
+    private final Map<Evidence.Seen, List<Evidence.Act>> actsByMatch = new IdentityHashMap<>();
+    private final List<Evidence.Place> places = new ArrayList<>();
+    /** Per place and role: the visits, and the time in every match that has some. */
+    private final Map<MatchFacts.Stand, Stand> stands = new LinkedHashMap<>();
+    /** Of every visit. */
+    private final List<Stand> standOf = new ArrayList<>();
+
+    private long exposureMs;
+
+    private record Stand(MatchFacts.Stand where, Map<Evidence.Seen, long[]> ms) {}
+
+    Contents(List<Evidence.Seen> matches, Moment moment) {
+        for (Evidence.Seen seen : matches) {
+            collectActs(seen, moment);
+            collectPlaces(seen, moment);
+        }
+    }
+
+    private void collectActs(Evidence.Seen seen, Moment moment) {
+        boolean everything = moment.everything();
+        for (MatchFacts.Act a : seen.facts().acts()) {
+            Evidence.Act act = new Evidence.Act(seen, a.index(), a.action(), a.span(), a.family());
+            boolean there =
+                    moment.role() == null || a.span() != null && moment.role().equals(act.role());
+            if (there && (everything || seen.counts(a.action().t()))) {
+                acts.add(act);
+                actsByMatch.computeIfAbsent(seen, k -> new ArrayList<>()).add(act);
+                if (act.own()) {
+                    own.add(act);
+                    ownByFamily
+                            .computeIfAbsent(act.family(), k -> new ArrayList<>())
+                            .add(act);
+                    ownByTechnique
+                            .computeIfAbsent(act.action().technique(), k -> new ArrayList<>())
+                            .add(act);
+                }
+            }
+        }
+    }
+
+    private void collectPlaces(Evidence.Seen seen, Moment moment) {
+        boolean everything = moment.everything();
+        for (Span s : seen.line().spans()) {
+            Evidence.Place place = new Evidence.Place(seen, s, everything ? s.lengthMs() : seen.within(s));
+            String role = place.role();
+            if (place.ms() > 0 && (moment.role() == null || moment.role().equals(role))) {
+                places.add(place);
+                exposureMs += place.ms();
+                Stand stand = stands.computeIfAbsent(
+                        new MatchFacts.Stand(s.place(), role), k -> new Stand(k, new IdentityHashMap<>()));
+                standOf.add(stand);
+                stand.ms().computeIfAbsent(seen, k -> new long[1])[0] += place.ms();
+            }
+        }
+    }
+
+    List<Evidence.Act> acts() {
+        return acts;
+    }
+
+    List<Evidence.Act> own() {
+        return own;
+    }
+
+    List<Evidence.Act> ownOf(String family) {
+        return ownByFamily.getOrDefault(family, List.of());
+    }
+
+    List<Evidence.Act> ownWith(String technique) {
+        return ownByTechnique.getOrDefault(technique, List.of());
+    }
+
+    List<Evidence.Act> in(Evidence.Seen match) {
+        return actsByMatch.getOrDefault(match, List.of());
+    }
+
+    List<Evidence.Place> places() {
+        return places;
+    }
+
+    /** Visits to the places and roles that are wanted; each is asked about once, not every visit. */
+    List<Evidence.Place> places(BiPredicate<String, String> wanted) {
+        Map<Stand, Boolean> known = new IdentityHashMap<>();
+        for (Stand s : stands.values()) {
+            known.put(s, wanted.test(s.where().position(), s.where().role()));
+        }
+        List<Evidence.Place> found = new ArrayList<>();
+        for (int i = 0; i < places.size(); i++) {
+            if (known.get(standOf.get(i))) {
+                found.add(places.get(i));
+            }
+        }
+        return found;
+    }
+
+    long exposureMs() {
+        return exposureMs;
+    }
+
+    /** Time in the places and roles that are counted, for every match that has some. */
+    Map<Evidence.Seen, long[]> time(BiPredicate<String, String> counted) {
+        Map<Evidence.Seen, long[]> sum = new IdentityHashMap<>();
+        for (Stand stand : stands.values()) {
+            if (counted.test(stand.where().position(), stand.where().role())) {
+                stand.ms().forEach((seen, ms) -> sum.computeIfAbsent(seen, k -> new long[1])[0] += ms[0]);
+            }
+        }
+        return sum;
+    }
+}
