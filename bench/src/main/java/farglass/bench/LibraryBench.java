@@ -26,6 +26,9 @@ import java.util.concurrent.Callable;
 final class LibraryBench {
     private static final int MATCHES = 2000;
     private static final int ROUNDS = 9;
+    /** Rounds before, in which the machine's compiler does its work. */
+    private static final int WARMING = 25;
+
     private static final double WARM_MS = 400;
     private static final double COLD_MS = 3000;
     private static final double CHANGED_MS = 100;
@@ -74,7 +77,7 @@ final class LibraryBench {
     private void warm(List<MatchRecord> records) throws Exception {
         LibraryIndex index = LibraryIndex.of(records, lexicon);
         Callable<Profile> work = () -> Profile.of(index, BigLibrary.STUDIED, Filter.ALL, 1);
-        median(3, work);
+        median(WARMING, work);
         line("whole profile, warm", median(ROUNDS, work), WARM_MS);
     }
 
@@ -96,7 +99,7 @@ final class LibraryBench {
                 index[0] = index[0].with(now);
                 return Profile.page(index[0], BigLibrary.STUDIED, Filter.ALL, 1, q);
             };
-            median(3, work);
+            median(WARMING, work);
             double ms = median(ROUNDS, work);
             sum += ms;
             if (ms > worst) {
@@ -125,25 +128,50 @@ final class LibraryBench {
         return r.withTags(tags);
     }
 
-    /**
-     * From disk, in a process of its own: the first time from the start of the virtual machine, then by a program that runs and
-     * opens the library anew.
-     */
+    /** From disk: by a program that runs and opens the library anew, and from the start of a process as a command is run. */
     private void cold(Path file, List<MatchRecord> records) throws Exception {
         try (Library library = Library.open(file, Clock.systemUTC())) {
             library.addAll(records);
         }
+        Opened running = opened(file, OPENED, "-XX:+UseParallelGC");
+        double[] later = running.ms().stream()
+                .skip(OPENED / 2)
+                .mapToDouble(x -> x)
+                .sorted()
+                .toArray();
+        line("read from disk, running program, whole profile", later[later.length / 2], COLD_MS);
+        Opened started = opened(file, 1, "-XX:+UseSerialGC", "-XX:TieredStopAtLevel=1");
+        line("the same from the start of a process", started.sinceStartMs(), COLD_MS);
+        long memory = Math.max(running.highestMb(), started.highestMb());
+        System.out.printf(
+                Locale.ROOT,
+                "  %-46s %9d MB  limit %d MB: %.2f%n",
+                "  memory of these processes at their highest",
+                memory,
+                MEMORY_MB,
+                memory / (double) MEMORY_MB);
+    }
+
+    /**
+     * What a process that opens a library says.
+     *
+     * @param sinceStartMs from its start to its first profile
+     * @param ms of every profile, the opening with it
+     */
+    private record Opened(double sinceStartMs, List<Long> ms, long highestMb) {}
+
+    private static Opened opened(Path file, int times, String... options) throws Exception {
+        List<String> command = new ArrayList<>(List.of("java", "-Xmx" + MEMORY_MB + "m"));
+        command.addAll(List.of(options));
+        command.addAll(List.of(
+                "-cp",
+                System.getProperty("java.class.path"),
+                ColdProfile.class.getName(),
+                file.toString(),
+                Integer.toString(times)));
         long from = System.nanoTime();
-        Process p = new ProcessBuilder(
-                        "java",
-                        "-Xmx" + MEMORY_MB + "m",
-                        "-XX:+UseParallelGC",
-                        "-cp",
-                        System.getProperty("java.class.path"),
-                        ColdProfile.class.getName(),
-                        file.toString(),
-                        Integer.toString(OPENED))
-                .redirectErrorStream(true)
+        Process p = new ProcessBuilder(command)
+                .redirectError(ProcessBuilder.Redirect.INHERIT)
                 .start();
         List<Long> said = new ArrayList<>();
         double first = 0;
@@ -153,21 +181,10 @@ final class LibraryBench {
                 said.add(Long.parseLong(line));
             }
         }
-        if (p.waitFor() != 0) {
+        if (p.waitFor() != 0 || said.size() != times + 1) {
             throw new IOException("the process that opens the library failed");
         }
-        double memory = said.remove(OPENED);
-        double[] later =
-                said.stream().skip(OPENED / 2).mapToDouble(x -> x).sorted().toArray();
-        line("read from disk, running program, whole profile", later[later.length / 2], COLD_MS);
-        line("the same from the start of a process", first, COLD_MS);
-        System.out.printf(
-                Locale.ROOT,
-                "  %-46s %9.0f MB  limit %d MB: %.2f%n",
-                "  memory of that process at its highest",
-                memory,
-                MEMORY_MB,
-                memory / MEMORY_MB);
+        return new Opened(first, said.subList(0, times), said.get(times));
     }
 
     /** Least squares of log cost on log tags. */
@@ -181,7 +198,7 @@ final class LibraryBench {
             double tags = records.stream().mapToLong(r -> r.tags().size()).sum();
             LibraryIndex index = LibraryIndex.of(records, lexicon);
             Callable<Profile> work = () -> Profile.of(index, BigLibrary.STUDIED, Filter.ALL, 1);
-            median(2, work);
+            median(WARMING / 2, work);
             double ms = median(5, work);
             double x = Math.log(tags);
             double y = Math.log(ms);

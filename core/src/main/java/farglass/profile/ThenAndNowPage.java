@@ -181,7 +181,7 @@ final class ThenAndNowPage {
             return;
         }
         String family = q.lexicon().familyOf(code);
-        double moved = Change.moved(then, now, prior, q.rho(family));
+        double moved = Change.moved(then, now, prior, q.rho(family), LIKELY);
         if (moved < LIKELY) {
             return;
         }

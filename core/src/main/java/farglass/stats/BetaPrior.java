@@ -65,11 +65,11 @@ public final class BetaPrior {
             return fixed(m, DEFAULT_STRENGTH, source);
         }
         StrengthGrid grid = StrengthGrid.fit(K_MIN, K_MAX, DEFAULT_STRENGTH, k -> {
-            double log = 0;
+            double a = k * m;
+            double b = k * (1 - m);
+            double log = -usable.size() * LogBeta.value(a, b);
             for (Counts c : usable) {
-                double a = k * m;
-                double b = k * (1 - m);
-                log += LogBeta.value(a + c.x(), b + c.n() - c.x()) - LogBeta.value(a, b);
+                log += LogBeta.value(a + c.x(), b + c.n() - c.x());
             }
             return log;
         });
@@ -113,12 +113,18 @@ public final class BetaPrior {
     }
 
     private static double dirichlet(List<double[]> rows, double[] m, double k) {
-        double log = 0;
+        double[] alone = new double[m.length];
+        for (int c = 0; c < m.length; c++) {
+            alone[c] = LogGamma.value(k * m[c]);
+        }
+        double log = rows.size() * LogGamma.value(k);
         for (double[] row : rows) {
-            log += LogGamma.value(k) - LogGamma.value(k + Arrays.stream(row).sum());
+            double n = 0;
             for (int c = 0; c < m.length; c++) {
-                log += row[c] > 0 ? LogGamma.value(k * m[c] + row[c]) - LogGamma.value(k * m[c]) : 0;
+                n += row[c];
+                log += row[c] > 0 ? LogGamma.value(k * m[c] + row[c]) - alone[c] : 0;
             }
+            log -= LogGamma.value(k + n);
         }
         return log;
     }

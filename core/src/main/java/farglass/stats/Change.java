@@ -21,10 +21,16 @@ public final class Change {
      * @param early before the line
      * @param late after it
      * @param rho intra-match correlation in [0, 1]
-     * @return posterior probability that the two differ by more than 0.10
+     * @param least probability below which the answer does not matter
+     * @return posterior probability that the two differ by more than 0.10; 0 when Chebyshev's inequality already tells that
+     *     it lies below {@code least}
      */
-    public static double moved(List<Trial> early, List<Trial> late, BetaPrior prior, double rho) {
-        return apart(Proportion.posterior(even(early), prior, rho), Proportion.posterior(even(late), prior, rho));
+    public static double moved(List<Trial> early, List<Trial> late, BetaPrior prior, double rho, double least) {
+        Mixture a = Proportion.posterior(even(early), prior, rho);
+        Mixture b = Proportion.posterior(even(late), prior, rho);
+        double room = MATTERS - Math.abs(a.mean() - b.mean());
+        boolean still = room > 0 && a.variance() + b.variance() < least * room * room;
+        return still ? 0 : apart(a, b);
     }
 
     private static List<Trial> even(List<Trial> trials) {

@@ -56,13 +56,10 @@ public final class GammaPrior {
             return new GammaPrior(m, StrengthGrid.fixed(DEFAULT_STRENGTH), source);
         }
         StrengthGrid grid = StrengthGrid.fit(A_MIN, A_MAX, DEFAULT_STRENGTH, a -> {
-            double log = 0;
             double b = a / m;
+            double log = usable.size() * (a * Math.log(b) - LogGamma.value(a));
             for (Counts c : usable) {
-                log += LogGamma.value(a + c.events())
-                        - LogGamma.value(a)
-                        + a * Math.log(b)
-                        - (a + c.events()) * Math.log(b + c.minutes());
+                log += LogGamma.value(a + c.events()) - (a + c.events()) * Math.log(b + c.minutes());
             }
             return log;
         });

@@ -10,15 +10,20 @@ import java.util.List;
  * laid over each other in one flat table that stays in the processor's cache (row displacement, Tarjan and Yao 1979).
  */
 final class ChainCounter {
+    private static final int OWNER = 0;
+    private static final int CHILD = 1;
+    private static final int CHILD_ROW = 2;
+    private static final int PATTERN = 3;
+    private static final int WIDE = 4;
+
     private final int patterns;
-    /** Where a node's row begins in the table. */
-    private final int[] row;
-    /** Whose row a place of the table belongs to, -1 for nobody's. */
-    private final int[] owner;
-    /** Child of a node by symbol, where the place is the node's. */
-    private final int[] child;
-    /** Number of the pattern that ends at a node, -1 where none is counted. */
-    private final int[] number;
+    /**
+     * Four numbers a place: the node whose row it belongs to (-1 for nobody's), the child, where the child's row begins, and the
+     * number of the pattern that ends at the child (-1 where none is counted). What is asked for together lies together.
+     */
+    private final int[] table;
+    /** Where the root's row begins. */
+    private final int rootRow;
 
     /** @param counted the patterns to count, in the order of their counts */
     ChainCounter(ChainTrie trie, List<ChainTrie.Node> counted) {
@@ -36,19 +41,25 @@ final class ChainCounter {
         for (ChainTrie.Node n : kept) {
             places[n.number()] = n == trie.root() ? 0 : free++;
         }
-        number = new int[free];
-        row = new int[free];
-        number[0] = -1;
+        int[] number = new int[free];
+        int[] row = new int[free];
         // full rows first, single children fit into what they leave free
         kept.sort(Comparator.comparingInt(n -> -n.children().size()));
-        Table table = new Table(trie.alphabet());
+        Rows rows = new Rows(trie.alphabet());
         for (ChainTrie.Node node : kept) {
             int at = places[node.number()];
             number[at] = patternOf[node.number()];
-            row[at] = table.lay(at, node.children(), places);
+            row[at] = rows.lay(at, node.children(), places);
         }
-        owner = table.owner;
-        child = table.child;
+        rootRow = row[0];
+        table = new int[WIDE * rows.owner.length];
+        for (int i = 0; i < rows.owner.length; i++) {
+            int child = rows.child[i];
+            table[WIDE * i + OWNER] = rows.owner[i];
+            table[WIDE * i + CHILD] = child;
+            table[WIDE * i + CHILD_ROW] = row[child];
+            table[WIDE * i + PATTERN] = number[child];
+        }
     }
 
     private static boolean leads(ChainTrie.Node node, int[] patternOf, List<ChainTrie.Node> kept) {
@@ -62,14 +73,14 @@ final class ChainCounter {
         return leads;
     }
 
-    private static final class Table {
+    private static final class Rows {
         private final int alphabet;
         private int[] owner;
         private int[] child;
         /** No place before it is free. */
         private int full;
 
-        Table(int alphabet) {
+        Rows(int alphabet) {
             this.alphabet = alphabet;
             owner = new int[2 * alphabet];
             child = new int[2 * alphabet];
@@ -92,7 +103,7 @@ final class ChainCounter {
             while (full < owner.length && owner[full] >= 0) {
                 full++;
             }
-            int begin = Math.max(0, full - alphabet);
+            int begin = Math.max(0, full - Arrays.stream(symbols).min().orElse(0));
             while (!fits(begin, symbols)) {
                 begin++;
             }
@@ -119,55 +130,70 @@ final class ChainCounter {
         }
     }
 
-    /** The child of a node by a symbol, 0 where none leads to a counted pattern. */
-    private int next(int node, int symbol) {
-        int at = row[node] + symbol;
-        return owner[at] == node ? child[at] : 0;
-    }
-
-    /** One exchange in as many libraries as wanted. */
+    /** Some exchanges in as many libraries as wanted, each the begin of one and the same row of symbols. */
     final class Run {
         private final int[] symbols;
-        private final double[] counts = new double[patterns];
+        private final int[] lengths;
+        /** By exchange, then pattern. */
+        private final double[][] counts;
+        /** By pattern: the library that held it last, and where it first ended there. */
         private final int[] stamp = new int[patterns];
+
+        private final int[] end = new int[patterns];
+        private final int[] held = new int[patterns];
+        private int holds;
         private int mark;
 
-        /** @param symbols of the exchange, written anew for every library */
-        Run(int[] symbols) {
+        /**
+         * @param symbols the row, written anew for every library
+         * @param lengths how much of it each exchange is
+         */
+        Run(int[] symbols, int... lengths) {
             this.symbols = symbols;
+            this.lengths = lengths;
+            this.counts = new double[lengths.length][patterns];
         }
 
-        double[] counts() {
+        double[][] counts() {
             return counts;
         }
 
-        /** Adds one to every pattern that the exchange holds now. */
+        /** Adds one to every pattern that an exchange holds now. */
         void count() {
             mark++;
+            holds = 0;
             for (int i = 0; i < symbols.length; i++) {
-                int first = next(0, symbols[i]);
-                if (first != 0) {
-                    walk(first, i, false);
+                step(0, rootRow, i, false);
+            }
+            for (int e = 0; e < lengths.length; e++) {
+                for (int i = 0; i < holds; i++) {
+                    counts[e][held[i]] += end[held[i]] < lengths[e] ? 1 : 0;
                 }
             }
         }
 
-        private void walk(int node, int at, boolean skipped) {
-            int n = number[node];
-            if (n >= 0 && stamp[n] != mark) {
-                stamp[n] = mark;
-                counts[n]++;
+        /** From a node over the symbol at a place; does nothing where no counted pattern goes on so. */
+        private void step(int node, int row, int at, boolean skipped) {
+            int place = WIDE * (row + symbols[at]);
+            if (table[place + OWNER] != node) {
+                return;
             }
-            if (at + 1 < symbols.length) {
-                int after = next(node, symbols[at + 1]);
-                if (after != 0) {
-                    walk(after, at + 1, skipped);
+            int n = table[place + PATTERN];
+            if (n >= 0) {
+                if (stamp[n] != mark) {
+                    stamp[n] = mark;
+                    end[n] = at;
+                    held[holds++] = n;
+                } else if (at < end[n]) {
+                    end[n] = at;
                 }
             }
-            if (!skipped && at + 2 < symbols.length) {
-                int after = next(node, symbols[at + 2]);
-                if (after != 0) {
-                    walk(after, at + 2, true);
+            int child = table[place + CHILD];
+            int childRow = table[place + CHILD_ROW];
+            if (at + 1 < symbols.length) {
+                step(child, childRow, at + 1, skipped);
+                if (!skipped && at + 2 < symbols.length) {
+                    step(child, childRow, at + 2, true);
                 }
             }
         }

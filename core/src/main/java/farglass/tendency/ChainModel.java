@@ -3,7 +3,6 @@ package farglass.tendency;
 import farglass.stats.PoissonCount;
 import java.util.ArrayList;
 import java.util.Arrays;
-import java.util.BitSet;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -32,7 +31,9 @@ final class ChainModel {
 
     private final List<Exchanges.Exchange> exchanges;
     private final int[][] symbols;
-    private final int[] matchOf;
+    /** By match: its exchanges. */
+    private final int[][] ofMatch;
+
     private final long seed;
     /** Per symbol: what came after it, and in which match; the first is what exchanges begin with. */
     private final Followers[] followers;
@@ -48,9 +49,16 @@ final class ChainModel {
         int most = Arrays.stream(symbols).flatMapToInt(Arrays::stream).max().orElse(0);
         followers = Stream.generate(Followers::new).limit(most + 2L).toArray(Followers[]::new);
         Map<String, Integer> matches = new HashMap<>();
-        matchOf = exchanges.stream()
+        int[] matchOf = exchanges.stream()
                 .mapToInt(e -> matches.computeIfAbsent(e.seen().record().id(), k -> matches.size()))
                 .toArray();
+        ofMatch = new int[matches.size()][];
+        for (int m = 0; m < ofMatch.length; m++) {
+            int match = m;
+            ofMatch[m] = IntStream.range(0, matchOf.length)
+                    .filter(e -> matchOf[e] == match)
+                    .toArray();
+        }
         for (int e = 0; e < symbols.length; e++) {
             int before = 0;
             for (int s : symbols[e]) {
@@ -87,7 +95,7 @@ final class ChainModel {
             for (int k = 0; k < counts.length; k++) {
                 int node = longer.get(k);
                 result[node] = sum(result[node], counts[k]);
-                double mean = Math.max(LEAST, Arrays.stream(result[node]).sum() / stage);
+                double mean = Math.max(LEAST, sum(result[node]) / stage);
                 int seen = nodes.get(node).exchanges().size();
                 if (stage < LIBRARIES && PoissonCount.upperTail(seen, mean, support) < PLAIN) {
                     open.add(node);
@@ -111,8 +119,20 @@ final class ChainModel {
         return before;
     }
 
+    static double sum(double[] values) {
+        double sum = 0;
+        for (double v : values) {
+            sum += v;
+        }
+        return sum;
+    }
+
     private static double[] over(double[] counts, int libraries) {
-        return Arrays.stream(counts).map(c -> c / libraries).toArray();
+        double[] means = new double[counts.length];
+        for (int e = 0; e < means.length; e++) {
+            means[e] = counts[e] / libraries;
+        }
+        return means;
     }
 
     /** Expected count of a pattern in every exchange, were all tags independent given who acts and where. */
@@ -127,23 +147,31 @@ final class ChainModel {
         return perExchange;
     }
 
-    /** Counts in the simulated libraries from one to another; every library of an exchange has a stream of its own. */
+    /**
+     * Counts in the simulated libraries from one to another. The exchanges of a match follow one model: one row as long as the
+     * longest is made, and the others are its begin, as a row that is broken off is one of the model too. Only means are taken
+     * of the counts, so that it does not matter that these rows are alike. Every match has a stream of its own.
+     */
     private double[][] simulate(List<ChainTrie.Node> nodes, ChainTrie trie, int from, int to) {
         ChainCounter counter = new ChainCounter(trie, nodes);
         double[][] perExchange = new double[symbols.length][];
-        IntStream.range(0, symbols.length).parallel().forEach(e -> {
-            UniformRandomProvider rng = RandomSource.XO_RO_SHI_RO_128_PP.create(seed + 31L * e + ((long) from << 40));
-            int[] made = new int[symbols[e].length];
-            ChainCounter.Run run = counter.new Run(made);
+        IntStream.range(0, ofMatch.length).parallel().forEach(m -> {
+            UniformRandomProvider rng = RandomSource.XO_RO_SHI_RO_128_PP.create(seed + 31L * m + ((long) from << 40));
+            int[] lengths =
+                    Arrays.stream(ofMatch[m]).map(e -> symbols[e].length).toArray();
+            int[] made = new int[Arrays.stream(lengths).max().orElse(0)];
+            ChainCounter.Run run = counter.new Run(made, lengths);
             for (int d = from; d < to && !nodes.isEmpty(); d++) {
                 int before = 0;
                 for (int i = 0; i < made.length; i++) {
-                    made[i] = draw(before, matchOf[e], rng);
+                    made[i] = draw(before, m, rng);
                     before = made[i] + 1;
                 }
                 run.count();
             }
-            perExchange[e] = run.counts();
+            for (int i = 0; i < lengths.length; i++) {
+                perExchange[ofMatch[m][i]] = run.counts()[i];
+            }
         });
         double[][] byNode = new double[nodes.size()][symbols.length];
         for (int n = 0; n < byNode.length; n++) {
@@ -196,10 +224,10 @@ final class ChainModel {
         private final double[][] chances;
         /** By symbol, then context: a pattern looks at few symbols in many contexts. */
         private final double[][] bySymbol;
-        /** By exchange: contexts that occur in it. */
-        private final BitSet[] occurring = new BitSet[symbols.length];
-        /** By symbol: contexts in which it occurs anywhere. */
-        private final BitSet[] possible;
+        /** By exchange: contexts that occur in it, one bit each; of more than 64 some share theirs, which misses nothing. */
+        private final long[] occurring = new long[symbols.length];
+        /** By symbol: contexts in which it occurs anywhere, told in the same way. */
+        private final long[] possible;
 
         Context() {
             Map<String, Integer> places = new HashMap<>();
@@ -222,17 +250,17 @@ final class ChainModel {
                 }
             }
             bySymbol = new double[followers.length][totals.length];
-            possible = new BitSet[followers.length];
+            possible = new long[followers.length];
             for (int s = 0; s < bySymbol.length; s++) {
-                possible[s] = new BitSet();
                 for (int c = 0; c < totals.length; c++) {
                     bySymbol[s][c] = chances[c][s];
-                    possible[s].set(c, chances[c][s] > 0);
+                    possible[s] |= chances[c][s] > 0 ? 1L << c : 0;
                 }
             }
             for (int e = 0; e < symbols.length; e++) {
-                occurring[e] = new BitSet();
-                Arrays.stream(contexts[e]).forEach(occurring[e]::set);
+                for (int c : contexts[e]) {
+                    occurring[e] |= 1L << c;
+                }
             }
         }
 
@@ -240,11 +268,16 @@ final class ChainModel {
         double holds(int e, int[] pattern) {
             int[] here = contexts[e];
             int length = pattern.length;
-            double[][] chance = new double[length][];
-            for (int k = 0; k < length; k++) {
-                if (!possible[pattern[k]].intersects(occurring[e])) {
+            if (here.length < length) {
+                return 0;
+            }
+            for (int s : pattern) {
+                if ((possible[s] & occurring[e]) == 0) {
                     return 0;
                 }
+            }
+            double[][] chance = new double[length][];
+            for (int k = 0; k < length; k++) {
                 chance[k] = bySymbol[pattern[k]];
             }
             double[] before = new double[length + 1];

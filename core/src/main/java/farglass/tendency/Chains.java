@@ -123,14 +123,26 @@ public final class Chains {
             int[] symbols = e.steps().stream()
                     .mapToInt(s -> numbers.getOrDefault(s.symbol(), -1))
                     .toArray();
-            BitSet there = new BitSet();
-            Arrays.stream(symbols).filter(s -> s >= 0).forEach(there::set);
+            boolean[] there = new boolean[numbers.size()];
+            for (int s : symbols) {
+                if (s >= 0) {
+                    there[s] = true;
+                }
+            }
             for (int c = 0; c < patterns.length; c++) {
-                boolean possible = Arrays.stream(patterns[c]).allMatch(there::get);
-                held[c] += possible && ChainTrie.places(symbols, patterns[c]) != null ? 1 : 0;
+                held[c] += all(there, patterns[c]) && ChainTrie.places(symbols, patterns[c]) != null ? 1 : 0;
             }
         }
         return held;
+    }
+
+    private static boolean all(boolean[] there, int[] pattern) {
+        for (int s : pattern) {
+            if (!there[s]) {
+                return false;
+            }
+        }
+        return true;
     }
 
     private List<Chain> find() {
@@ -162,7 +174,7 @@ public final class Chains {
     }
 
     private Candidate judge(ChainTrie.Node n, double[] expectedIn, boolean againstIndependence) {
-        double mean = Math.max(ChainModel.LEAST, sum(expectedIn));
+        double mean = Math.max(ChainModel.LEAST, ChainModel.sum(expectedIn));
         double p = PoissonCount.upperTail(n.exchanges().size(), mean, support);
         return new Candidate(
                 n.pattern(), n.exchanges(), expectedIn, mean, p, 1, matches(n.exchanges()), againstIndependence);
@@ -183,14 +195,6 @@ public final class Chains {
                         .map(c -> judge(n, model.independent(n.pattern()), true).adjusted(c.q()))
                         .stream())
                 .toList();
-    }
-
-    private static double sum(double[] values) {
-        double sum = 0;
-        for (double v : values) {
-            sum += v;
-        }
-        return sum;
     }
 
     /** Exchanges ascend, and those of a match stand together. */
@@ -236,7 +240,7 @@ public final class Chains {
         if (c.againstIndependence()) {
             return c.p();
         }
-        double mean = sum(model.independent(c.pattern()));
+        double mean = ChainModel.sum(model.independent(c.pattern()));
         return PoissonCount.upperTail(c.in().size(), Math.max(ChainModel.LEAST, mean), support);
     }
 

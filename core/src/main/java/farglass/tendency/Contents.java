@@ -2,20 +2,22 @@ package farglass.tendency;
 
 import farglass.match.Span;
 import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.IdentityHashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.function.BiPredicate;
+import java.util.stream.Collectors;
 
 /** What counts of some matches, gathered once and laid out as pages ask for it: all lists in the order of matches, then of tags. */
 final class Contents {
     private final List<Evidence.Act> acts = new ArrayList<>();
     private final List<Evidence.Act> own = new ArrayList<>();
-    private final Map<String, List<Evidence.Act>> ownByFamily = new HashMap<>();
-    private final Map<String, List<Evidence.Act>> ownByTechnique = new HashMap<>();
-    private final Map<Evidence.Seen, List<Evidence.Act>> actsByMatch = new IdentityHashMap<>();
+    /** Null until asked for, as the next two. */
+    private Map<String, List<Evidence.Act>> ownByFamily;
+
+    private Map<String, List<Evidence.Act>> ownByTechnique;
+    private Map<Evidence.Seen, List<Evidence.Act>> actsByMatch;
     private final List<Evidence.Place> places = new ArrayList<>();
     /** Per place and role: the visits, and the time in every match that has some. */
     private final Map<MatchFacts.Stand, Stand> stands = new LinkedHashMap<>();
@@ -41,15 +43,8 @@ final class Contents {
                     moment.role() == null || a.span() != null && moment.role().equals(act.role());
             if (there && (everything || seen.counts(a.action().t()))) {
                 acts.add(act);
-                actsByMatch.computeIfAbsent(seen, k -> new ArrayList<>()).add(act);
                 if (act.own()) {
                     own.add(act);
-                    ownByFamily
-                            .computeIfAbsent(act.family(), k -> new ArrayList<>())
-                            .add(act);
-                    ownByTechnique
-                            .computeIfAbsent(act.action().technique(), k -> new ArrayList<>())
-                            .add(act);
                 }
             }
         }
@@ -79,15 +74,28 @@ final class Contents {
         return own;
     }
 
-    List<Evidence.Act> ownOf(String family) {
+    synchronized List<Evidence.Act> ownOf(String family) {
+        if (ownByFamily == null) {
+            ownByFamily = own.stream().collect(Collectors.groupingBy(Evidence.Act::family));
+        }
         return ownByFamily.getOrDefault(family, List.of());
     }
 
-    List<Evidence.Act> ownWith(String technique) {
+    synchronized List<Evidence.Act> ownWith(String technique) {
+        if (ownByTechnique == null) {
+            ownByTechnique =
+                    own.stream().collect(Collectors.groupingBy(a -> a.action().technique()));
+        }
         return ownByTechnique.getOrDefault(technique, List.of());
     }
 
-    List<Evidence.Act> in(Evidence.Seen match) {
+    synchronized List<Evidence.Act> in(Evidence.Seen match) {
+        if (actsByMatch == null) {
+            actsByMatch = new IdentityHashMap<>();
+            acts.forEach(a -> actsByMatch
+                    .computeIfAbsent(a.seen(), k -> new ArrayList<>())
+                    .add(a));
+        }
         return actsByMatch.getOrDefault(match, List.of());
     }
 

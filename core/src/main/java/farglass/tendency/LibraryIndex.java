@@ -2,10 +2,11 @@ package farglass.tendency;
 
 import farglass.lexicon.Lexicon;
 import farglass.match.MatchRecord;
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Collection;
-import java.util.Comparator;
 import java.util.IdentityHashMap;
+import java.util.Iterator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -26,7 +27,7 @@ public final class LibraryIndex {
 
     private final Lexicon lexicon;
     private final Map<String, MatchFacts> facts;
-    private final java.time.LocalDate newest;
+    private final LocalDate newest;
     private final Map<String, List<MatchFacts>> byAthlete = new TreeMap<>();
     /** Averages by the filter they are worked out under. */
     private final Map<Filter, Baseline> baselines = new ConcurrentHashMap<>();
@@ -34,17 +35,39 @@ public final class LibraryIndex {
     private LibraryIndex(Lexicon lexicon, Map<String, MatchFacts> facts) {
         this.lexicon = lexicon;
         this.facts = facts;
-        this.newest = facts.values().stream()
-                .map(f -> f.record().details().date())
-                .filter(java.util.Objects::nonNull)
-                .max(Comparator.naturalOrder())
-                .orElse(null);
+        this.newest = newest(facts.values());
         for (MatchFacts f : facts.values()) {
-            for (String id : List.of(
-                    f.record().details().a().id(), f.record().details().b().id())) {
+            for (String id : athletes(f)) {
                 byAthlete.computeIfAbsent(id, k -> new ArrayList<>()).add(f);
             }
         }
+    }
+
+    /** After another in which some matches, of these athletes, were replaced by others of theirs. */
+    private LibraryIndex(LibraryIndex before, Map<String, MatchFacts> facts, Set<String> whose) {
+        this.lexicon = before.lexicon;
+        this.facts = facts;
+        this.newest = newest(facts.values());
+        byAthlete.putAll(before.byAthlete);
+        for (String id : whose) {
+            byAthlete.computeIfPresent(
+                    id,
+                    (k, list) ->
+                            list.stream().map(f -> facts.get(f.record().id())).toList());
+        }
+    }
+
+    private static List<String> athletes(MatchFacts f) {
+        return List.of(f.record().details().a().id(), f.record().details().b().id());
+    }
+
+    private static LocalDate newest(Collection<MatchFacts> facts) {
+        LocalDate newest = null;
+        for (MatchFacts f : facts) {
+            LocalDate date = f.record().details().date();
+            newest = newest == null || date != null && date.isAfter(newest) ? date : newest;
+        }
+        return newest;
     }
 
     public static LibraryIndex empty(Lexicon lexicon) {
@@ -57,6 +80,46 @@ public final class LibraryIndex {
 
     /** The index of these records; those that are the same as before keep their facts. Of two with one id the first counts. */
     public LibraryIndex with(Collection<MatchRecord> records) {
+        Map<String, MatchFacts> next = sameMatches(records);
+        boolean same = next != null;
+        if (!same) {
+            next = others(records);
+        }
+        Set<String> whose = touched(next);
+        LibraryIndex index = same ? new LibraryIndex(this, next, whose) : new LibraryIndex(lexicon, next);
+        if (whose.size() <= FEW) {
+            baselines.forEach((f, b) -> index.baselines.put(f, b.changed(index, f, whose)));
+        }
+        return index;
+    }
+
+    /** Facts of the same few or many matches of the same athletes, of which some have changed; null when it is not so. */
+    private Map<String, MatchFacts> sameMatches(Collection<MatchRecord> records) {
+        if (records.size() != facts.size()) {
+            return null;
+        }
+        List<MatchRecord> changed = new ArrayList<>();
+        Iterator<MatchFacts> known = facts.values().iterator();
+        for (MatchRecord r : records) {
+            MatchRecord was = known.next().record();
+            if (was != r) {
+                if (!was.id().equals(r.id()) || !sameAthletes(was, r) || changed.size() == FEW) {
+                    return null;
+                }
+                changed.add(r);
+            }
+        }
+        Map<String, MatchFacts> next = new LinkedHashMap<>(facts);
+        changed.forEach(r -> next.put(r.id(), MatchFacts.of(r, lexicon)));
+        return next;
+    }
+
+    private static boolean sameAthletes(MatchRecord a, MatchRecord b) {
+        return a.details().a().id().equals(b.details().a().id())
+                && a.details().b().id().equals(b.details().b().id());
+    }
+
+    private Map<String, MatchFacts> others(Collection<MatchRecord> records) {
         List<MatchRecord> fresh = new ArrayList<>();
         for (MatchRecord r : records) {
             MatchFacts known = facts.get(r.id());
@@ -74,12 +137,7 @@ public final class LibraryIndex {
         for (MatchRecord r : records) {
             next.putIfAbsent(r.id(), made.containsKey(r) ? made.get(r) : facts.get(r.id()));
         }
-        LibraryIndex index = new LibraryIndex(lexicon, next);
-        Set<String> whose = touched(next);
-        if (whose.size() <= FEW) {
-            baselines.forEach((f, b) -> index.baselines.put(f, b.changed(index, f, whose)));
-        }
-        return index;
+        return next;
     }
 
     /** Athletes of matches that came, went or changed. */
@@ -99,8 +157,7 @@ public final class LibraryIndex {
     }
 
     private static void add(Set<String> whose, MatchFacts f) {
-        whose.add(f.record().details().a().id());
-        whose.add(f.record().details().b().id());
+        whose.addAll(athletes(f));
     }
 
     /** The average under a filter; the half-life and whom one met are not asked of the others. */
@@ -138,7 +195,7 @@ public final class LibraryIndex {
     }
 
     /** The newest date of a record, or null. */
-    public java.time.LocalDate newest() {
+    public LocalDate newest() {
         return newest;
     }
 }

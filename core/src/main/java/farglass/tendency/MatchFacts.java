@@ -34,6 +34,7 @@ public final class MatchFacts {
     private final Lexicon lexicon;
     private final PositionLine line;
     private final MatchTime end;
+    private final List<MatchTime> gaps;
     private final List<Act> acts;
     private final Map<Corner, Tally> tallies = new EnumMap<>(Corner.class);
     private final Map<Corner, String> teams = new EnumMap<>(Corner.class);
@@ -69,6 +70,10 @@ public final class MatchFacts {
         this.lexicon = lexicon;
         this.line = PositionLine.of(record, lexicon);
         this.end = record.end();
+        this.gaps = line.spans().stream()
+                .filter(s -> s.exit() == Span.Exit.GAP)
+                .map(Span::to)
+                .toList();
         this.refs = new TagRef[record.tags().size()];
         this.acts = Collections.unmodifiableList(collect());
         for (Corner c : Corner.values()) {
@@ -88,6 +93,11 @@ public final class MatchFacts {
 
     public PositionLine line() {
         return line;
+    }
+
+    /** When the film breaks off, in order. */
+    List<MatchTime> gaps() {
+        return gaps;
     }
 
     /** A tag's name; made once, because every claim cites it. A race makes two that are equal. */

@@ -1,8 +1,8 @@
 package farglass.tendency;
 
 import farglass.match.Corner;
-import farglass.match.Span;
 import farglass.match.Tag;
+import farglass.time.MatchTime;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
@@ -84,9 +84,9 @@ record Reaction(MatchFacts.Act trigger, String answer, int answeredBy, long dela
                 break;
             }
         }
-        for (Span s : facts.line().spans()) {
-            if (s.exit() == Span.Exit.GAP && s.to().compareTo(trigger.action().t()) >= 0) {
-                return Math.min(cut, s.to().ms());
+        for (MatchTime gap : facts.gaps()) {
+            if (gap.compareTo(trigger.action().t()) >= 0) {
+                return Math.min(cut, gap.ms());
             }
         }
         return cut;

@@ -138,14 +138,19 @@ class PublishedTest {
     @Test
     void aChangeIsJudgedByItsSize() {
         BetaPrior uniform = BetaPrior.fixed(0.5, 2, "uniform");
-        assertThat(Change.moved(List.of(), List.of(), uniform, 0)).isCloseTo(0.81, within(0.01));
-        assertThat(Change.moved(Trials.apart(100, 200), Trials.apart(100, 200), uniform, 0))
+        assertThat(Change.moved(List.of(), List.of(), uniform, 0, 0)).isCloseTo(0.81, within(0.01));
+        assertThat(Change.moved(Trials.apart(100, 200), Trials.apart(100, 200), uniform, 0, 0))
                 .isLessThan(0.06);
-        assertThat(Change.moved(Trials.apart(20, 200), Trials.apart(120, 200), uniform, 0))
+        assertThat(Change.moved(Trials.apart(20, 200), Trials.apart(120, 200), uniform, 0, 0))
                 .isGreaterThan(0.999)
-                .isEqualTo(Change.moved(Trials.apart(120, 200), Trials.apart(20, 200), uniform, 0), within(1e-9));
+                .isEqualTo(Change.moved(Trials.apart(120, 200), Trials.apart(20, 200), uniform, 0, 0), within(1e-9));
+        assertThat(Change.moved(Trials.apart(1000, 2000), Trials.apart(1000, 2000), uniform, 0, 0.5))
+                .as("told without looking closer")
+                .isZero();
+        assertThat(Change.moved(Trials.apart(20, 200), Trials.apart(120, 200), uniform, 0, 0.5))
+                .isGreaterThan(0.999);
         // far apart and sure: nothing of either tail reaches the other
-        assertThat(Change.moved(Trials.apart(0, 5000), Trials.apart(5000, 5000), uniform, 0))
+        assertThat(Change.moved(Trials.apart(0, 5000), Trials.apart(5000, 5000), uniform, 0, 0))
                 .isCloseTo(1, within(1e-6));
     }
 

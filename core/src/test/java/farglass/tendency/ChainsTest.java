@@ -161,10 +161,12 @@ class ChainsTest {
                 .containsExactly(1, 3, 4);
         assertThat(ChainTrie.places(new int[] {1, 9, 2, 9, 3}, new int[] {1, 2, 3}))
                 .isNull();
-        ChainCounter.Run run = new ChainCounter(trie, closed).new Run(new int[] {1, 2, 3, 1, 2, 3});
+        ChainCounter.Run run = new ChainCounter(trie, closed).new Run(new int[] {1, 2, 3, 1, 2, 3}, 6, 2);
         run.count();
-        double[] counts = run.counts();
-        assertThat(counts[closed.indexOf(all)]).isEqualTo(1);
+        assertThat(run.counts()[0][closed.indexOf(all)]).isEqualTo(1);
+        assertThat(run.counts()[1][closed.indexOf(all)])
+                .as("the begin of it is too short")
+                .isZero();
     }
 
     /** The counter's packed table against a plain search for every pattern. */
@@ -178,18 +180,22 @@ class ChainsTest {
         List<ChainTrie.Node> closed = trie.closed();
         assertThat(closed).hasSizeGreaterThan(100);
         int[] made = new int[20];
-        ChainCounter.Run run = new ChainCounter(trie, closed).new Run(made);
-        double[] found = new double[closed.size()];
+        int[] lengths = {20, 3, 11};
+        ChainCounter.Run run = new ChainCounter(trie, closed).new Run(made, lengths);
+        double[][] found = new double[lengths.length][closed.size()];
         for (int library = 0; library < 50; library++) {
             for (int i = 0; i < made.length; i++) {
                 made[i] = random.nextInt(7);
             }
             run.count();
-            for (int n = 0; n < found.length; n++) {
-                found[n] += ChainTrie.places(made, closed.get(n).pattern()) == null ? 0 : 1;
+            for (int e = 0; e < lengths.length; e++) {
+                int[] begin = Arrays.copyOf(made, lengths[e]);
+                for (int n = 0; n < closed.size(); n++) {
+                    found[e][n] += ChainTrie.places(begin, closed.get(n).pattern()) == null ? 0 : 1;
+                }
             }
         }
-        assertThat(run.counts()).isEqualTo(found);
+        assertThat(run.counts()).isDeepEqualTo(found);
     }
 
     @Test

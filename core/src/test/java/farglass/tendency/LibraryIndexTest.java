@@ -3,6 +3,7 @@ package farglass.tendency;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import farglass.lexicon.Lexicon;
+import farglass.match.MatchAthlete;
 import farglass.match.MatchRecord;
 import farglass.match.Outcome;
 import farglass.match.Tag;
@@ -10,8 +11,11 @@ import farglass.profile.Claim;
 import farglass.profile.Profile;
 import farglass.profile.Question;
 import farglass.simulate.DemoLibrary;
+import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.List;
+import java.util.Map;
 import java.util.Random;
 import org.junit.jupiter.api.Test;
 
@@ -73,6 +77,41 @@ class LibraryIndexTest {
             same(following, made, "brisa-tolendt", f);
             same(following, made, "juno-fastrel", f);
         }
+    }
+
+    @Test
+    void athletesThatAreExchangedAndMatchesInAnotherOrderAreFollowed() {
+        LibraryIndex index = LibraryIndex.of(DEMO, LEXICON);
+        List<MatchRecord> now = new ArrayList<>(DEMO);
+        MatchRecord r = now.get(2);
+        MatchRecord.Details d = r.details();
+        now.set(
+                2,
+                r.withDetails(new MatchRecord.Details(
+                        LocalDate.of(2040, 1, 1),
+                        d.event(),
+                        d.round(),
+                        d.division(),
+                        d.attire(),
+                        d.ruleset(),
+                        d.lengthMs(),
+                        new MatchAthlete("newcomer", "Newcomer", null, null, Map.of()),
+                        d.b(),
+                        d.result())));
+        index = index.with(now);
+        assertThat(index.athletes()).contains("newcomer");
+        assertThat(index.of("newcomer")).hasSize(1);
+        assertThat(index.of(d.a().id()))
+                .hasSize(LibraryIndex.of(DEMO, LEXICON).of(d.a().id()).size() - 1);
+        assertThat(index.newest()).isEqualTo(LocalDate.of(2040, 1, 1));
+        now.set(2, r);
+        Collections.swap(now, 0, 5);
+        index = index.with(now);
+        assertThat(index.facts())
+                .extracting(f -> f.record().id())
+                .isEqualTo(now.stream().map(MatchRecord::id).toList());
+        assertThat(index.athletes()).doesNotContain("newcomer");
+        same(index, LibraryIndex.of(now, LEXICON), "brisa-tolendt", Filter.ALL);
     }
 
     @Test

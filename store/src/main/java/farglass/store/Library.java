@@ -92,7 +92,7 @@ public final class Library implements AutoCloseable {
     public synchronized List<MatchRecord> matches() throws LibraryException {
         List<MatchRecord> records =
                 parse(handle.createQuery("SELECT document FROM match_record WHERE removed = 0 ORDER BY id")
-                        .mapTo(String.class)
+                        .map((row, context) -> row.getBytes(1))
                         .list());
         records.sort(java.util.Comparator.comparing(
                         (MatchRecord r) -> r.details().date(),
@@ -278,7 +278,7 @@ public final class Library implements AutoCloseable {
     }
 
     /** On all cores: it is most of what opening a large library costs. */
-    private static List<MatchRecord> parse(List<String> documents) throws LibraryException {
+    private static List<MatchRecord> parse(List<byte[]> documents) throws LibraryException {
         MatchRecord[] records = new MatchRecord[documents.size()];
         AtomicReference<FormatException> damage = new AtomicReference<>();
         Arrays.parallelSetAll(records, i -> {

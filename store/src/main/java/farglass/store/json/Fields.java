@@ -28,6 +28,8 @@ final class Fields {
     private static final int FEW = 10;
 
     private String[] names = new String[FEW];
+    /** Of the names: what is not there is told by its number alone. */
+    private int[] hashes = new int[FEW];
     /** Texts, numbers, flags, {@link #NOTHING} for JSON null, and nodes for what holds more. */
     private Object[] values = new Object[FEW];
     /** Whether somebody asked for the field. */
@@ -149,17 +151,20 @@ final class Fields {
     private void add(String name, Object value) {
         if (count == names.length) {
             names = Arrays.copyOf(names, 2 * count);
+            hashes = Arrays.copyOf(hashes, 2 * count);
             values = Arrays.copyOf(values, 2 * count);
             asked = Arrays.copyOf(asked, 2 * count);
         }
         names[count] = name;
+        hashes[count] = name.hashCode();
         values[count++] = value;
     }
 
     /** Where a field stands, -1 when it is not there; they are few, so that they are looked through one by one. */
     private int find(String name) {
+        int hash = name.hashCode();
         for (int i = 0; i < count; i++) {
-            if (names[i].equals(name)) {
+            if (hashes[i] == hash && names[i].equals(name)) {
                 return i;
             }
         }

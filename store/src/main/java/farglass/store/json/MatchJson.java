@@ -23,6 +23,7 @@ import farglass.time.FilmTime;
 import farglass.time.MatchTime;
 import farglass.time.Segment;
 import java.io.IOException;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.LocalDate;
@@ -72,10 +73,15 @@ public final class MatchJson {
      * @throws FormatException when the document is not a match record, with the path inside it
      */
     public static MatchRecord read(String document) throws FormatException {
+        return read(document.getBytes(StandardCharsets.UTF_8));
+    }
+
+    /** The same of a document's bytes, UTF-8. */
+    public static MatchRecord read(byte[] document) throws FormatException {
         try (JsonParser parser = JSON.createParser(document)) {
             if (parser.nextToken() != JsonToken.START_OBJECT) {
                 // nothing, or something else: the tree says what
-                return read(Fields.of(parse(document), ""), List.of());
+                return read(Fields.of(parse(new String(document, StandardCharsets.UTF_8)), ""), List.of());
             }
             List<Fields> tags = new ArrayList<>();
             Fields f = Fields.read(parser, "tags", tags);
