@@ -40,7 +40,7 @@ final class EnduranceBench {
     static void start(int minutes) throws Exception {
         Path folder = Files.createTempDirectory("farglass-bench");
         ScrubBench.write(folder.resolve("hard.mp4"));
-        Process p = new ProcessBuilder(
+        ProcessBuilder child = new ProcessBuilder(
                         "java",
                         "-Xmx420m",
                         "-XX:+UseSerialGC",
@@ -49,8 +49,10 @@ final class EnduranceBench {
                         EnduranceBench.class.getName(),
                         folder.toString(),
                         Integer.toString(minutes))
-                .inheritIO()
-                .start();
+                .inheritIO();
+        // as the launcher does for the window
+        child.environment().put("MALLOC_MMAP_THRESHOLD_", "1048576");
+        Process p = child.start();
         if (p.waitFor() != 0) {
             throw new IOException("the hours at the film ended early");
         }

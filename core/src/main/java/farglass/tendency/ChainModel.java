@@ -79,15 +79,14 @@ final class ChainModel {
      */
     double[][] expected(List<ChainTrie.Node> nodes, ChainTrie trie, int support) {
         double[][] result = new double[nodes.size()][];
-        List<Integer> longer = new ArrayList<>();
-        for (int i = 0; i < result.length; i++) {
-            int[] pattern = nodes.get(i).pattern();
-            if (pattern.length == 2) {
-                result[i] = independent(pattern);
-            } else {
-                longer.add(i);
-            }
-        }
+        List<Integer> longer = IntStream.range(0, result.length)
+                .filter(i -> nodes.get(i).pattern().length > 2)
+                .boxed()
+                .toList();
+        IntStream.range(0, result.length)
+                .parallel()
+                .filter(i -> nodes.get(i).pattern().length == 2)
+                .forEach(i -> result[i] = independent(nodes.get(i).pattern()));
         int done = 0;
         for (int stage : STAGES) {
             double[][] counts = simulate(longer.stream().map(nodes::get).toList(), trie, done, stage);
