@@ -42,6 +42,27 @@ class MixtureTest {
     }
 
     @Test
+    void theSpreadIsThatOfThePartsAndOfTheirMeans() {
+        BetaDistribution low = BetaDistribution.of(2, 8);
+        BetaDistribution high = BetaDistribution.of(8, 2);
+        Mixture m = of(new double[] {0.25, 0.75}, low, high);
+        double mean = 0.25 * 0.2 + 0.75 * 0.8;
+        double squares = 0.25 * (low.getVariance() + 0.04) + 0.75 * (high.getVariance() + 0.64);
+        assertThat(m.variance()).isCloseTo(squares - mean * mean, within(1e-12));
+        assertThat(of(new double[] {1}, low).variance()).isCloseTo(low.getVariance(), within(1e-12));
+    }
+
+    /** Two far peaks: where a normal distribution would begin lies between them, or outside. */
+    @ParameterizedTest
+    @ValueSource(doubles = {0.001, 0.05, 0.3, 0.5, 0.7, 0.95, 0.999})
+    void aQuantileIsFoundAlsoWhereNoNormalDistributionPointsToIt(double q) {
+        Mixture m = of(new double[] {0.4, 0.6}, BetaDistribution.of(1.2, 60), BetaDistribution.of(90, 1.1));
+        assertThat(m.cdf(m.quantile(q))).isCloseTo(q, within(2e-3));
+        Mixture steep = of(new double[] {0.9, 0.1}, GammaDistribution.of(0.51, 2), GammaDistribution.of(300, 1));
+        assertThat(steep.cdf(steep.quantile(q))).isCloseTo(q, within(2e-3));
+    }
+
+    @Test
     void ratesHaveNoUpperEnd() {
         GammaDistribution low = GammaDistribution.of(2, 0.5);
         GammaDistribution high = GammaDistribution.of(20, 3);

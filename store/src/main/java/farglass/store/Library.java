@@ -17,14 +17,12 @@ import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.concurrent.atomic.AtomicReference;
 import org.jdbi.v3.core.Handle;
 import org.jdbi.v3.core.HandleCallback;
 import org.jdbi.v3.core.Jdbi;
@@ -91,7 +89,7 @@ public final class Library implements AutoCloseable {
     /** All records that are not removed, oldest first. */
     public synchronized List<MatchRecord> matches() throws LibraryException {
         List<MatchRecord> records =
-                parse(handle.createQuery("SELECT document FROM match_record WHERE removed = 0 ORDER BY id")
+                Documents.matches(handle.createQuery("SELECT document FROM match_record WHERE removed = 0 ORDER BY id")
                         .map((row, context) -> row.getBytes(1))
                         .list());
         records.sort(java.util.Comparator.comparing(
@@ -106,7 +104,7 @@ public final class Library implements AutoCloseable {
                 .bind("id", id)
                 .mapTo(String.class)
                 .findOne();
-        return document.isEmpty() ? Optional.empty() : Optional.of(parse(document.get()));
+        return document.isEmpty() ? Optional.empty() : Optional.of(Documents.match(document.get()));
     }
 
     /** @throws LibraryException when a record of that id is there already */
@@ -209,7 +207,7 @@ public final class Library implements AutoCloseable {
                         n <= applied));
             }
         } catch (FormatException e) {
-            throw damaged(e);
+            throw Documents.damaged(e);
         }
         return steps;
     }
@@ -269,45 +267,12 @@ public final class Library implements AutoCloseable {
         try {
             return document.isEmpty() ? Optional.empty() : Optional.of(EditJson.read(document.get()));
         } catch (FormatException e) {
-            throw damaged(e);
+            throw Documents.damaged(e);
         }
     }
 
     private MatchRecord known(String id) throws LibraryException {
         return match(id).orElseThrow(() -> new LibraryException("There is no match " + id + " in the library."));
-    }
-
-    /** On all cores: it is most of what opening a large library costs. */
-    private static List<MatchRecord> parse(List<byte[]> documents) throws LibraryException {
-        MatchRecord[] records = new MatchRecord[documents.size()];
-        AtomicReference<FormatException> damage = new AtomicReference<>();
-        Arrays.parallelSetAll(records, i -> {
-            try {
-                return MatchJson.read(documents.get(i));
-            } catch (FormatException e) {
-                damage.compareAndSet(null, e);
-                return null;
-            }
-        });
-        if (damage.get() != null) {
-            throw damaged(damage.get());
-        }
-        return new ArrayList<>(Arrays.asList(records));
-    }
-
-    private static MatchRecord parse(String document) throws LibraryException {
-        try {
-            return MatchJson.read(document);
-        } catch (FormatException e) {
-            throw damaged(e);
-        }
-    }
-
-    private static LibraryException damaged(FormatException e) {
-        return new LibraryException(
-                "The library holds a record that cannot be read (" + e.getMessage()
-                        + "). Nothing was changed. Restore the newest file from its folder \"backups\".",
-                e);
     }
 
     /** All plans as they stand. */
@@ -317,17 +282,9 @@ public final class Library implements AutoCloseable {
                         + " ON v.plan_id = p.id AND v.n = p.current_version ORDER BY p.id")
                 .mapTo(String.class)
                 .list()) {
-            plans.add(parsePlan(d));
+            plans.add(Documents.plan(d));
         }
         return plans;
-    }
-
-    private static Plan parsePlan(String document) throws LibraryException {
-        try {
-            return PlanJson.read(document);
-        } catch (FormatException e) {
-            throw damaged(e);
-        }
     }
 
     /** Keeps a new version of a plan; versions that had been undone are dropped. */
@@ -367,7 +324,7 @@ public final class Library implements AutoCloseable {
             return Optional.empty();
         }
         write(h -> h.execute("UPDATE plan SET current_version = ? WHERE id = ?", version, id));
-        return Optional.of(parsePlan(document.get()));
+        return Optional.of(Documents.plan(document.get()));
     }
 
     private int planVersion(String id) {
@@ -387,7 +344,7 @@ public final class Library implements AutoCloseable {
                 list.add(PlanJson.readAssignment(d));
             }
         } catch (FormatException e) {
-            throw damaged(e);
+            throw Documents.damaged(e);
         }
         return list;
     }
