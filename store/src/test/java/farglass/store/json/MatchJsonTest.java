@@ -86,6 +86,18 @@ class MatchJsonTest {
         assertThat(JSON.readTree(MatchJson.write(r))).isEqualTo(JSON.readTree(text));
     }
 
+    /** A document that breaks off anywhere, as after a crash or a full disk elsewhere. */
+    @Test
+    void aDocumentThatBreaksOffIsRefusedWhereverItDoes() {
+        String whole = Samples.documented().strip();
+        for (int end = 0; end < whole.length(); end += 3) {
+            String begin = whole.substring(0, end);
+            assertThatExceptionOfType(FormatException.class)
+                    .as("the first " + end + " characters")
+                    .isThrownBy(() -> MatchJson.read(begin));
+        }
+    }
+
     @Test
     void aDocumentNestedWithoutEndIsRefused() {
         String text = Samples.documented()
