@@ -25,6 +25,7 @@ import farglass.time.Segment;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
+import java.nio.file.NoSuchFileException;
 import java.nio.file.Path;
 import java.time.LocalDate;
 import java.time.format.DateTimeParseException;
@@ -61,10 +62,15 @@ public final class MatchJson {
      * @throws IOException when the file cannot be read at all
      */
     public static MatchRecord read(Path file) throws IOException, FormatException {
-        if (Files.size(file) > MAX_BYTES) {
-            throw new FormatException("", "larger than a match record can be (64 MB)");
+        try {
+            if (Files.size(file) > MAX_BYTES) {
+                throw new FormatException("", "larger than a match record can be (64 MB)");
+            }
+            return read(Files.readString(file));
+        } catch (NoSuchFileException e) {
+            // its own message is the path alone
+            throw new IOException("there is no such file", e);
         }
-        return read(Files.readString(file));
     }
 
     /**

@@ -86,6 +86,13 @@ class MatchJsonTest {
         assertThat(JSON.readTree(MatchJson.write(r))).isEqualTo(JSON.readTree(text));
     }
 
+    @Test
+    void aFileThatIsNotThereIsSaidToBeMissing() {
+        assertThatExceptionOfType(java.io.IOException.class)
+                .isThrownBy(() -> MatchJson.read(java.nio.file.Path.of("no-such.match.json")))
+                .withMessage("there is no such file");
+    }
+
     /** A document that breaks off anywhere, as after a crash or a full disk elsewhere. */
     @Test
     void aDocumentThatBreaksOffIsRefusedWhereverItDoes() {
