@@ -92,37 +92,38 @@ final class ChainCounter {
             int[] symbols = new int[children.size()];
             int[] to = new int[symbols.length];
             int counted = 0;
+            int least = alphabet;
             for (ChainTrie.Node n : children) {
                 int place = places[n.number()];
                 if (place != 0) {
                     symbols[counted] = n.pattern()[n.pattern().length - 1];
+                    least = Math.min(least, symbols[counted]);
                     to[counted++] = place;
                 }
             }
-            symbols = Arrays.copyOf(symbols, counted);
             while (full < owner.length && owner[full] >= 0) {
                 full++;
             }
-            int begin = Math.max(0, full - Arrays.stream(symbols).min().orElse(0));
-            while (!fits(begin, symbols)) {
+            int begin = Math.max(0, full - least);
+            while (!fits(begin, symbols, counted)) {
                 begin++;
             }
-            for (int i = 0; i < symbols.length; i++) {
+            for (int i = 0; i < counted; i++) {
                 owner[begin + symbols[i]] = node;
                 child[begin + symbols[i]] = to[i];
             }
             return begin;
         }
 
-        private boolean fits(int begin, int[] symbols) {
+        private boolean fits(int begin, int[] symbols, int counted) {
             if (begin + alphabet > owner.length) {
                 int had = owner.length;
                 owner = Arrays.copyOf(owner, 2 * had);
                 child = Arrays.copyOf(child, 2 * had);
                 Arrays.fill(owner, had, owner.length, -1);
             }
-            for (int s : symbols) {
-                if (owner[begin + s] >= 0) {
+            for (int i = 0; i < counted; i++) {
+                if (owner[begin + symbols[i]] >= 0) {
                     return false;
                 }
             }

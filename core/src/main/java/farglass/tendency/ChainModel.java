@@ -139,11 +139,7 @@ final class ChainModel {
         if (pattern.length == 2) {
             return pairs.expected(pattern);
         }
-        double[] perExchange = new double[symbols.length];
-        for (int e = 0; e < symbols.length; e++) {
-            perExchange[e] = context.holds(e, pattern);
-        }
-        return perExchange;
+        return context.held(pattern);
     }
 
     /**
@@ -263,35 +259,49 @@ final class ChainModel {
             }
         }
 
-        /** Chance that an exchange holds a pattern with at most one tag skipped in all. */
-        double holds(int e, int[] pattern) {
-            int[] here = contexts[e];
-            int length = pattern.length;
-            if (here.length < length) {
-                return 0;
-            }
-            for (int s : pattern) {
-                if ((possible[s] & occurring[e]) == 0) {
-                    return 0;
-                }
-            }
-            double[][] chance = new double[length][];
-            for (int k = 0; k < length; k++) {
+        /** Chance that each exchange holds a pattern with at most one tag skipped in all. */
+        double[] held(int[] pattern) {
+            double[][] chance = new double[pattern.length][];
+            for (int k = 0; k < chance.length; k++) {
                 chance[k] = bySymbol[pattern[k]];
             }
-            double[] before = new double[length + 1];
+            double[] before = new double[chance.length + 1];
             before[0] = 1;
+            double[] held = new double[symbols.length];
+            for (int e = 0; e < held.length; e++) {
+                held[e] = possible(e, pattern) ? holds(contexts[e], chance, before) : 0;
+            }
+            return held;
+        }
+
+        private boolean possible(int e, int[] pattern) {
+            for (int s : pattern) {
+                if ((possible[s] & occurring[e]) == 0) {
+                    return false;
+                }
+            }
+            return contexts[e].length >= pattern.length;
+        }
+
+        /**
+         * @param here contexts of the tags of an exchange
+         * @param chance of each symbol of the pattern, by context
+         * @param before 1, and room for the chances of the pattern's begins
+         */
+        private static double holds(int[] here, double[][] chance, double[] before) {
+            int length = chance.length;
             double none = 1;
             for (int start = 0; start + length <= here.length; start++) {
-                if (chance[0][here[start]] == 0) {
+                int k = 0;
+                double all = 1;
+                while (k < length && all > 0) {
+                    all *= chance[k][here[start + k]];
+                    before[++k] = all;
+                }
+                if (k == 1 && all == 0) {
                     continue;
                 }
-                int k = 0;
-                while (k < length && before[k] > 0) {
-                    before[k + 1] = before[k] * chance[k][here[start + k]];
-                    k++;
-                }
-                none *= 1 - (k == length ? before[k] : 0);
+                none *= 1 - (k == length ? all : 0);
                 // the tail one further on, and what stands before the tag that is skipped
                 double tail = 1;
                 for (int from = length - 1; from > 0 && tail > 0; from--) {

@@ -5,51 +5,55 @@ import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.IntStream;
 
-/** Patterns of symbols with the exchanges that hold them; a pattern may skip one symbol in all. */
+/**
+ * Patterns of symbols with the exchanges that hold them; a pattern may skip one symbol in all. Each grows from the places where
+ * the one before it ended, so that nothing is looked at twice; all places are kept, because under a limit on skips the first alone
+ * would miss patterns.
+ */
 final class ChainTrie {
+    /** Stands twice after every exchange, so that the next two symbols may always be asked for. */
+    private static final int OVER = -1;
+
     private final int alphabet;
-    private final Node root = new Node(new int[0]);
+    private final int support;
+    private final int longest;
+    /** All exchanges, one after the other. */
+    private final int[] row;
+
+    /** By place in the row. */
+    private final int[] exchangeOf;
+    /** By place and whether a symbol was skipped before it: the last growth that came there. */
+    private final int[] reached;
+
+    private int growths;
+    /** While a node's children are told apart, by symbol: places, exchanges, the last exchange, and the places themselves. */
+    private final int[] ends;
+
+    private final int[] in;
+    private final int[] last;
+    private final int[][] room;
+    private final Node root = new Node(new int[0], List.of());
     private final List<Node> nodes = new ArrayList<>();
     private int numbered;
 
     /** A pattern. */
     static final class Node {
         private final int[] pattern;
-        /** By symbol; null while there is none, because most patterns are the last of their line. */
-        private Node[] next;
-
         private final List<Node> children = new ArrayList<>();
-        private final List<Integer> exchanges = new ArrayList<>();
-        private int last = -1;
+        private final List<Integer> exchanges;
         private int number;
 
-        private Node(int[] pattern) {
+        private Node(int[] pattern, List<Integer> exchanges) {
             this.pattern = pattern;
+            this.exchanges = exchanges;
         }
 
-        private Node next(int symbol) {
-            return next == null ? null : next[symbol];
-        }
-
-        private void grow(Node child, int symbol, int alphabet) {
-            if (next == null) {
-                next = new Node[alphabet];
-            }
-            next[symbol] = child;
-            children.add(child);
-        }
-
-        private void prune(int support) {
-            for (Node n : children) {
-                if (n.exchanges.size() < support) {
-                    next[n.pattern[n.pattern.length - 1]] = null;
-                }
-            }
-            children.removeIf(n -> n.exchanges.size() < support);
-            if (children.isEmpty()) {
-                next = null;
-            }
+        private void grow(int symbol, List<Integer> in) {
+            int[] longer = Arrays.copyOf(pattern, pattern.length + 1);
+            longer[pattern.length] = symbol;
+            children.add(new Node(longer, in));
         }
 
         /** From 0, the root's; parents before their children. */
@@ -71,58 +75,126 @@ final class ChainTrie {
         }
     }
 
-    private ChainTrie(int alphabet) {
-        this.alphabet = alphabet;
+    private ChainTrie(int[][] exchanges, int support, int longest) {
+        this.support = support;
+        this.longest = longest;
+        alphabet =
+                1 + Arrays.stream(exchanges).flatMapToInt(Arrays::stream).max().orElse(0);
+        ends = new int[alphabet];
+        in = new int[alphabet];
+        last = new int[alphabet];
+        room = new int[alphabet][];
+        row = new int[Arrays.stream(exchanges).mapToInt(e -> e.length + 2).sum()];
+        exchangeOf = new int[row.length];
+        reached = new int[2 * row.length];
+        int at = 0;
+        for (int e = 0; e < exchanges.length; e++) {
+            System.arraycopy(exchanges[e], 0, row, at, exchanges[e].length);
+            Arrays.fill(exchangeOf, at, at + exchanges[e].length, e);
+            at += exchanges[e].length;
+            row[at++] = OVER;
+            row[at++] = OVER;
+        }
     }
 
     /** All patterns of 2 to {@code longest} symbols that at least {@code support} exchanges hold. */
     static ChainTrie frequent(int[][] exchanges, int support, int longest) {
-        ChainTrie trie = new ChainTrie(
-                1 + Arrays.stream(exchanges).flatMapToInt(Arrays::stream).max().orElse(0));
-        // a pattern's prefix is held by at least as many exchanges, so that each length grows on the one before
-        for (int length = 1; length <= longest; length++) {
-            for (int e = 0; e < exchanges.length; e++) {
-                for (int i = 0; i < exchanges[e].length; i++) {
-                    trie.grow(trie.root, exchanges[e], i, false, e, length);
-                }
-            }
-            prune(trie.root, support, length);
-        }
+        ChainTrie trie = new ChainTrie(exchanges, support, longest);
+        int[] begins = IntStream.range(0, trie.row.length)
+                .filter(p -> trie.row[p] != OVER)
+                .map(p -> 2 * p)
+                .toArray();
+        trie.grow(trie.root, begins, begins.length);
         trie.collect(trie.root);
         return trie;
     }
 
-    private void grow(Node node, int[] symbols, int at, boolean skipped, int exchange, int depth) {
-        if (at >= symbols.length) {
-            return;
+    /**
+     * Adds the children of a node, and theirs.
+     *
+     * @param next where a symbol may go on, ascending by exchange: twice the place, and one when a symbol has been skipped
+     * @param count how many of them
+     */
+    private void grow(Node node, int[] next, int count) {
+        int[] met = new int[Math.min(count, alphabet)];
+        int symbols = 0;
+        for (int i = 0; i < count; i++) {
+            int symbol = row[next[i] >> 1];
+            int exchange = exchangeOf[next[i] >> 1];
+            if (ends[symbol] == 0) {
+                met[symbols++] = symbol;
+                last[symbol] = -1;
+            }
+            ends[symbol]++;
+            in[symbol] += last[symbol] == exchange ? 0 : 1;
+            last[symbol] = exchange;
         }
-        int symbol = symbols[at];
-        Node child = node.next(symbol);
-        if (depth == 1) {
-            if (child == null) {
-                int[] pattern = Arrays.copyOf(node.pattern, node.pattern.length + 1);
-                pattern[pattern.length - 1] = symbol;
-                child = new Node(pattern);
-                node.grow(child, symbol, alphabet);
+        int[][] endsOf = new int[symbols][];
+        for (int k = 0; k < symbols; k++) {
+            endsOf[k] = in[met[k]] >= support ? new int[ends[met[k]]] : null;
+            room[met[k]] = endsOf[k];
+            ends[met[k]] = 0;
+        }
+        for (int i = 0; i < count; i++) {
+            int symbol = row[next[i] >> 1];
+            if (room[symbol] != null) {
+                room[symbol][ends[symbol]++] = next[i];
             }
-            if (child.last != exchange) {
-                child.last = exchange;
-                child.exchanges.add(exchange);
+        }
+        for (int k = 0; k < symbols; k++) {
+            if (endsOf[k] != null) {
+                node.grow(met[k], held(endsOf[k], in[met[k]]));
             }
-        } else if (child != null) {
-            grow(child, symbols, at + 1, skipped, exchange, depth - 1);
-            if (!skipped) {
-                grow(child, symbols, at + 2, true, exchange, depth - 1);
+            ends[met[k]] = 0;
+            in[met[k]] = 0;
+        }
+        for (int k = 0, child = 0; k < symbols; k++) {
+            if (endsOf[k] != null) {
+                goOn(node.children.get(child++), endsOf[k]);
             }
         }
     }
 
-    private static void prune(Node node, int support, int depth) {
-        if (depth == 1) {
-            node.prune(support);
-        } else {
-            node.children.forEach(n -> prune(n, support, depth - 1));
+    private List<Integer> held(int[] ends, int count) {
+        Integer[] in = new Integer[count];
+        int found = 0;
+        int last = -1;
+        for (int end : ends) {
+            int exchange = exchangeOf[end >> 1];
+            if (exchange != last) {
+                in[found++] = exchange;
+            }
+            last = exchange;
         }
+        return Arrays.asList(in);
+    }
+
+    private void goOn(Node node, int[] from) {
+        if (node.pattern.length == longest) {
+            return;
+        }
+        int[] next = new int[2 * from.length];
+        int count = 0;
+        growths++;
+        for (int end : from) {
+            int after = end + 2;
+            if (reaches(after)) {
+                next[count++] = after;
+            }
+            // the one after next, and from there on one is skipped
+            int skipping = end + 5;
+            if (end % 2 == 0 && row[after >> 1] != OVER && reaches(skipping)) {
+                next[count++] = skipping;
+            }
+        }
+        grow(node, next, count);
+    }
+
+    /** Whether a symbol stands there that this growth has not come to yet: patterns that end in one place go on alike. */
+    private boolean reaches(int place) {
+        boolean there = row[place >> 1] != OVER && reached[place] != growths;
+        reached[place] = growths;
+        return there;
     }
 
     private void collect(Node node) {
@@ -169,23 +241,31 @@ final class ChainTrie {
 
     /** Where an exchange first holds a pattern, with at most one symbol skipped; null when it does not. */
     static int[] places(int[] symbols, int[] pattern) {
-        for (int start = 0; start < symbols.length; start++) {
+        for (int start = 0; start + pattern.length <= symbols.length; start++) {
             if (symbols[start] != pattern[0]) {
                 continue;
             }
-            for (int skipAfter = 0; skipAfter < pattern.length; skipAfter++) {
-                int[] at = new int[pattern.length];
-                boolean fits = true;
-                for (int k = 0; k < pattern.length && fits; k++) {
-                    // after the last symbol nothing is skipped: that is the chain without a gap
-                    at[k] = start + k + (skipAfter > 0 && k >= skipAfter ? 1 : 0);
-                    fits = at[k] < symbols.length && symbols[at[k]] == pattern[k];
-                }
-                if (fits) {
+            // after the last symbol nothing is skipped: that is the chain without a gap
+            for (int skipAfter = pattern.length; skipAfter > 0; skipAfter--) {
+                if (fits(symbols, pattern, start, skipAfter)) {
+                    int[] at = new int[pattern.length];
+                    for (int k = 0; k < at.length; k++) {
+                        at[k] = start + k + (k >= skipAfter ? 1 : 0);
+                    }
                     return at;
                 }
             }
         }
         return null;
+    }
+
+    private static boolean fits(int[] symbols, int[] pattern, int start, int skipAfter) {
+        for (int k = 0; k < pattern.length; k++) {
+            int at = start + k + (k >= skipAfter ? 1 : 0);
+            if (at >= symbols.length || symbols[at] != pattern[k]) {
+                return false;
+            }
+        }
+        return true;
     }
 }

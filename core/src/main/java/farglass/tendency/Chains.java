@@ -60,11 +60,18 @@ public final class Chains {
     }
 
     /**
+     * What a search gave.
+     *
+     * @param symbols numbers of the steps of every exchange, as the patterns tell them
+     */
+    record Found(List<Exchanges.Exchange> exchanges, int[][] symbols, List<Candidate> accepted) {}
+
+    /**
      * A counted pattern.
      *
      * @param againstIndependence whether it was held against independence, as all pairs are, or against what follows what
      */
-    private record Candidate(
+    record Candidate(
             int[] pattern,
             List<Integer> in,
             double[] expectedIn,
@@ -90,7 +97,21 @@ public final class Chains {
      */
     public static List<Chain> of(Evidence evidence, long seed) {
         List<Exchanges.Exchange> exchanges = Exchanges.of(evidence);
-        return exchanges.size() < EXCHANGES ? List.of() : new Chains(exchanges, seed).find();
+        if (exchanges.size() < EXCHANGES) {
+            return List.of();
+        }
+        Found found = evidence.index()
+                .chains()
+                .of(new ChainMemory.Asked(evidence.athlete(), evidence.filter(), seed), exchanges, () -> {
+                    Chains search = new Chains(exchanges, seed);
+                    return new Found(exchanges, search.symbols, search.accepted());
+                });
+        return found.accepted().stream()
+                .map(c -> chain(c, found.symbols(), exchanges))
+                .sorted(Comparator.comparing(Chain::grade)
+                        .thenComparing(Comparator.comparingDouble(Chain::liftLo).reversed())
+                        .thenComparing(c -> c.symbols().toString()))
+                .toList();
     }
 
     /** One trial per exchange: does it hold the chain? */
@@ -145,7 +166,7 @@ public final class Chains {
         return true;
     }
 
-    private List<Chain> find() {
+    private List<Candidate> accepted() {
         List<ChainTrie.Node> nodes = trie.closed().stream()
                 .filter(n -> matches(n.exchanges()) >= MATCHES)
                 .toList();
@@ -165,12 +186,7 @@ public final class Chains {
             }
         }
         kept.addAll(rows(nodes, kept));
-        return withoutShadows(kept, limit).stream()
-                .map(this::chain)
-                .sorted(Comparator.comparing(Chain::grade)
-                        .thenComparing(Comparator.comparingDouble(Chain::liftLo).reversed())
-                        .thenComparing(c -> c.symbols().toString()))
-                .toList();
+        return withoutShadows(kept, limit);
     }
 
     private Candidate judge(ChainTrie.Node n, double[] expectedIn, boolean againstIndependence) {
@@ -246,15 +262,25 @@ public final class Chains {
 
     /** Whether it still passes without some exchanges. */
     private boolean standsWithout(Candidate c, BitSet without, double limit) {
-        List<Integer> rest = c.in().stream().filter(e -> !without.get(e)).toList();
-        if (rest.size() < support || matches(rest) < MATCHES) {
+        int rest = 0;
+        int matches = 0;
+        Evidence.Seen before = null;
+        for (int e : c.in()) {
+            if (!without.get(e)) {
+                Evidence.Seen seen = exchanges.get(e).seen();
+                matches += seen == before ? 0 : 1;
+                before = seen;
+                rest++;
+            }
+        }
+        if (rest < support || matches < MATCHES) {
             return false;
         }
         double mean = 0;
         for (int e = 0; e < symbols.length; e++) {
             mean += without.get(e) ? 0 : c.expectedIn()[e];
         }
-        return PoissonCount.upperTail(rest.size(), Math.max(ChainModel.LEAST, mean), support) <= limit;
+        return PoissonCount.upperTail(rest, Math.max(ChainModel.LEAST, mean), support) <= limit;
     }
 
     /** Whether both hold some two symbols in the same order. */
@@ -275,7 +301,7 @@ public final class Chains {
         return false;
     }
 
-    private Chain chain(Candidate c) {
+    private static Chain chain(Candidate c, int[][] symbols, List<Exchanges.Exchange> exchanges) {
         List<Trial> trials = new ArrayList<>();
         List<Exchanges.Step> steps = List.of();
         double w = 0;

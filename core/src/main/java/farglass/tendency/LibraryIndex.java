@@ -32,8 +32,11 @@ public final class LibraryIndex {
     /** Averages by the filter they are worked out under. */
     private final Map<Filter, Baseline> baselines = new ConcurrentHashMap<>();
 
-    private LibraryIndex(Lexicon lexicon, Map<String, MatchFacts> facts) {
+    private final ChainMemory chains;
+
+    private LibraryIndex(Lexicon lexicon, Map<String, MatchFacts> facts, ChainMemory chains) {
         this.lexicon = lexicon;
+        this.chains = chains;
         this.facts = facts;
         this.newest = newest(facts.values());
         for (MatchFacts f : facts.values()) {
@@ -46,6 +49,7 @@ public final class LibraryIndex {
     /** After another in which some matches, of these athletes, were replaced by others of theirs. */
     private LibraryIndex(LibraryIndex before, Map<String, MatchFacts> facts, Set<String> whose) {
         this.lexicon = before.lexicon;
+        this.chains = before.chains;
         this.facts = facts;
         this.newest = newest(facts.values());
         byAthlete.putAll(before.byAthlete);
@@ -71,7 +75,7 @@ public final class LibraryIndex {
     }
 
     public static LibraryIndex empty(Lexicon lexicon) {
-        return new LibraryIndex(lexicon, Map.of());
+        return new LibraryIndex(lexicon, Map.of(), new ChainMemory());
     }
 
     public static LibraryIndex of(Collection<MatchRecord> records, Lexicon lexicon) {
@@ -86,7 +90,7 @@ public final class LibraryIndex {
             next = others(records);
         }
         Set<String> whose = touched(next);
-        LibraryIndex index = same ? new LibraryIndex(this, next, whose) : new LibraryIndex(lexicon, next);
+        LibraryIndex index = same ? new LibraryIndex(this, next, whose) : new LibraryIndex(lexicon, next, chains);
         if (whose.size() <= FEW) {
             baselines.forEach((f, b) -> index.baselines.put(f, b.changed(index, f, whose)));
         }
@@ -167,6 +171,11 @@ public final class LibraryIndex {
             baselines.clear();
         }
         return baselines.computeIfAbsent(wide, w -> Baseline.made(this, w));
+    }
+
+    /** Chains found in this index and those it came from. */
+    ChainMemory chains() {
+        return chains;
     }
 
     public Lexicon lexicon() {
