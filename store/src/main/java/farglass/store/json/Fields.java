@@ -7,8 +7,10 @@ import com.fasterxml.jackson.core.JsonToken;
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.ObjectMapper;
 import com.fasterxml.jackson.databind.node.ArrayNode;
+import com.fasterxml.jackson.databind.node.IntNode;
 import com.fasterxml.jackson.databind.node.NullNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
+import com.fasterxml.jackson.databind.node.TextNode;
 import farglass.match.Coded;
 import farglass.match.Corner;
 import farglass.time.MatchTime;
@@ -28,14 +30,15 @@ final class Fields {
     private static final int FEW = 10;
 
     private String[] names = new String[FEW];
-    /** Of the names: what is not there is told by its number alone. */
-    private int[] hashes = new int[FEW];
     /** Texts, numbers, flags, {@link #NOTHING} for JSON null, and nodes for what holds more. */
     private Object[] values = new Object[FEW];
     /** Whether somebody asked for the field. */
     private boolean[] asked = new boolean[FEW];
 
     private int count;
+    /** One bit for every name: most fields that are asked for are not there, which this tells without a look at the names. */
+    private long bits;
+
     /** What stands where an object is expected; null for an object. */
     private Object instead;
 
@@ -84,8 +87,9 @@ final class Fields {
             JsonToken token = parser.nextToken();
             if (name.equals(listed) && token == JsonToken.START_ARRAY) {
                 f.add(name, NONE);
+                String base = "/" + name;
                 while (parser.nextToken() != JsonToken.END_ARRAY) {
-                    objects.add(element(parser, new Fields("/" + name, objects.size())));
+                    objects.add(element(parser, new Fields(base, objects.size())));
                 }
             } else {
                 f.add(name, value(parser, token));
@@ -119,7 +123,7 @@ final class Fields {
     /** The value that begins at a token. */
     private static Object value(JsonParser parser, JsonToken token) throws IOException {
         return switch (token) {
-            case VALUE_STRING -> parser.getText();
+            case VALUE_STRING -> Texts.of(parser);
             case VALUE_NUMBER_INT, VALUE_NUMBER_FLOAT -> parser.getNumberValue();
             case VALUE_TRUE -> true;
             case VALUE_FALSE -> false;
@@ -151,24 +155,30 @@ final class Fields {
     private void add(String name, Object value) {
         if (count == names.length) {
             names = Arrays.copyOf(names, 2 * count);
-            hashes = Arrays.copyOf(hashes, 2 * count);
             values = Arrays.copyOf(values, 2 * count);
             asked = Arrays.copyOf(asked, 2 * count);
         }
         names[count] = name;
-        hashes[count] = name.hashCode();
+        bits |= bit(name);
         values[count++] = value;
     }
 
     /** Where a field stands, -1 when it is not there; they are few, so that they are looked through one by one. */
     private int find(String name) {
-        int hash = name.hashCode();
+        if ((bits & bit(name)) == 0) {
+            return -1;
+        }
         for (int i = 0; i < count; i++) {
-            if (hashes[i] == hash && names[i].equals(name)) {
+            // names are mostly one object with those that are asked for
+            if (names[i] == name || names[i].equals(name)) {
                 return i;
             }
         }
         return -1;
+    }
+
+    private static long bit(String name) {
+        return 1L << name.hashCode();
     }
 
     /** @throws FormatException when something else stood in its place in the list */
@@ -180,7 +190,16 @@ final class Fields {
     }
 
     private static JsonNode node(Object value) {
-        return value == NOTHING ? NullNode.getInstance() : value instanceof JsonNode n ? n : JSON.valueToTree(value);
+        if (value instanceof JsonNode n) {
+            return n;
+        }
+        if (value instanceof String text) {
+            return TextNode.valueOf(text);
+        }
+        if (value instanceof Integer n) {
+            return IntNode.valueOf(n);
+        }
+        return value == NOTHING ? NullNode.getInstance() : JSON.valueToTree(value);
     }
 
     private static String describe(Object value) {
@@ -217,14 +236,15 @@ final class Fields {
     }
 
     JsonNode need(String field) throws FormatException {
-        present(field);
-        return get(field);
+        JsonNode value = get(field);
+        if (value == null) {
+            throw missing(field);
+        }
+        return value;
     }
 
-    private void present(String field) throws FormatException {
-        if (raw(field) == null) {
-            throw error(field, "missing");
-        }
+    private FormatException missing(String field) {
+        return error(field, "missing");
     }
 
     String text(String field) throws FormatException {
@@ -236,8 +256,11 @@ final class Fields {
     }
 
     String needText(String field) throws FormatException {
-        present(field);
-        return text(field);
+        String text = text(field);
+        if (text == null) {
+            throw missing(field);
+        }
+        return text;
     }
 
     /** A whole number of milliseconds, not negative. */
@@ -256,8 +279,11 @@ final class Fields {
     }
 
     long needMs(String field) throws FormatException {
-        present(field);
-        return ms(field);
+        Long ms = ms(field);
+        if (ms == null) {
+            throw missing(field);
+        }
+        return ms;
     }
 
     MatchTime time(String field) throws FormatException {
@@ -322,8 +348,11 @@ final class Fields {
     }
 
     Corner needCorner(String field) throws FormatException {
-        present(field);
-        return corner(field);
+        Corner corner = corner(field);
+        if (corner == null) {
+            throw missing(field);
+        }
+        return corner;
     }
 
     Fields object(String field) throws FormatException {

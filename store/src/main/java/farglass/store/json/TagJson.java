@@ -93,27 +93,7 @@ public final class TagJson {
     }
 
     private static Tag action(Fields f, MatchTime t) throws FormatException {
-        List<Side> sides = new ArrayList<>();
-        JsonNode listed = f.get("sides");
-        Side last = f.coded("side", Side.class);
-        if (listed != null) {
-            if (!listed.isArray()) {
-                throw f.error("sides", "a list is expected");
-            }
-            for (JsonNode s : listed) {
-                sides.add(f.parse("sides", s.asText(), Side.class));
-            }
-        } else if (last != null) {
-            sides.add(last);
-        }
-        Map<String, Boolean> checks = new LinkedHashMap<>();
-        if (f.get("checks") != null) {
-            Fields c = f.object("checks");
-            for (Iterator<String> names = f.get("checks").fieldNames(); names.hasNext(); ) {
-                String name = names.next();
-                checks.put(name, c.flag(name));
-            }
-        }
+        List<Side> sides = sides(f);
         return new Tag.Action(
                 t,
                 f.needCorner("by"),
@@ -126,10 +106,40 @@ public final class TagJson {
                 until(f, t),
                 f.text("answer"),
                 f.text("limb"),
-                checks,
+                checks(f),
                 f.text("target"),
                 f.flag("believed"),
                 TagInfo.NONE);
+    }
+
+    private static List<Side> sides(Fields f) throws FormatException {
+        JsonNode listed = f.get("sides");
+        Side last = f.coded("side", Side.class);
+        if (listed == null) {
+            return last == null ? List.of() : List.of(last);
+        }
+        if (!listed.isArray()) {
+            throw f.error("sides", "a list is expected");
+        }
+        List<Side> sides = new ArrayList<>();
+        for (JsonNode s : listed) {
+            sides.add(f.parse("sides", s.asText(), Side.class));
+        }
+        return sides;
+    }
+
+    private static Map<String, Boolean> checks(Fields f) throws FormatException {
+        JsonNode listed = f.get("checks");
+        if (listed == null) {
+            return Map.of();
+        }
+        Map<String, Boolean> checks = new LinkedHashMap<>();
+        Fields c = f.object("checks");
+        for (Iterator<String> names = listed.fieldNames(); names.hasNext(); ) {
+            String name = names.next();
+            checks.put(name, c.flag(name));
+        }
+        return checks;
     }
 
     private static Tag call(Fields f, MatchTime t) throws FormatException {
