@@ -116,7 +116,10 @@ final class CampCommand implements Callable<Integer> {
             list.add(day);
         }
         m.put("days", list);
-        m.put("settings", Map.of("gain", SkillSetting.USUAL.gain(), "scaleMinutes", SkillSetting.USUAL.scaleMinutes()));
+        Map<String, Object> settings = new LinkedHashMap<>();
+        settings.put("gain", SkillSetting.USUAL.gain());
+        settings.put("scaleMinutes", SkillSetting.USUAL.scaleMinutes());
+        m.put("settings", settings);
         m.put("care", CardWriter.care(Locale.ENGLISH));
         return m;
     }

@@ -18,7 +18,21 @@ public final class ChartPlan {
 
     private final Map<String, double[]> spots = new LinkedHashMap<>();
 
-    public ChartPlan(Lexicon lexicon) {
+    /** The plan of the lexicon that was asked for last: every chart asks for the same. */
+    private static volatile Made last;
+
+    private record Made(Lexicon lexicon, ChartPlan plan) {}
+
+    public static ChartPlan of(Lexicon lexicon) {
+        Made known = last;
+        if (known == null || known.lexicon() != lexicon) {
+            known = new Made(lexicon, new ChartPlan(lexicon));
+            last = known;
+        }
+        return known.plan();
+    }
+
+    private ChartPlan(Lexicon lexicon) {
         for (Position p : lexicon.positions()) {
             if (p.neutral()) {
                 spots.put(key(p.code(), "neutral"), spot(p, 0));

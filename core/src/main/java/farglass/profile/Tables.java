@@ -12,8 +12,10 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.TreeMap;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /**
  * The tables behind a profile in full, where its pages show the part worth reading.
@@ -42,9 +44,14 @@ public record Tables(
     public static Tables of(Profile profile, long seed) {
         Evidence e = profile.evidence();
         Inquiry q = Profile.inquiry(e.index(), profile.athlete(), e.filter(), seed);
+        List<List<Reactions.Row>> reactions = Stream.of(true, false)
+                .parallel()
+                .map(own ->
+                        Reactions.of(e, own, Integer.MAX_VALUE, q.stream(own ? "reactions.own" : "reactions.others")))
+                .toList();
         return new Tables(
-                Reactions.of(e, true, Integer.MAX_VALUE, q.stream("reactions.own")),
-                Reactions.of(e, false, Integer.MAX_VALUE, q.stream("reactions.others")),
+                reactions.get(0),
+                reactions.get(1),
                 ReactionsPage.dilemmas(q),
                 Chains.of(e, q.stream("chains")),
                 dwell(q));
@@ -56,21 +63,25 @@ public record Tables(
             stands.computeIfAbsent(p.span().place() + " " + p.role(), k -> new ArrayList<>())
                     .add(p);
         }
-        List<Dwell> rows = new ArrayList<>();
-        stands.forEach((key, places) -> {
-            String position = places.get(0).span().place();
-            String role = places.get(0).role();
-            List<Stays.Stay> stays = Stays.of(
-                    q.evidence(),
-                    p -> p.span().place().equals(position) && p.role().equals(role),
-                    (left, next) -> next.span().place() + " " + next.role());
-            if (stays.size() >= STAYS) {
-                List<Curve> curves = ExitCurves.of(
-                        stays.stream().map(Stays.Stay::spell).toList(), exits(stays), q.stream("dwell." + key));
-                rows.add(new Dwell(position, role, stays.size(), curves.get(0), curves.subList(1, curves.size())));
-            }
-        });
-        return rows;
+        return stands.entrySet().parallelStream()
+                .flatMap(e -> dwell(q, e.getKey(), e.getValue().get(0)).stream())
+                .toList();
+    }
+
+    /** At a place like this one; empty with too few stays. */
+    private static Optional<Dwell> dwell(Inquiry q, String key, Evidence.Place like) {
+        String position = like.span().place();
+        String role = like.role();
+        List<Stays.Stay> stays = Stays.of(
+                q.evidence(),
+                p -> p.span().place().equals(position) && p.role().equals(role),
+                (left, next) -> next.span().place() + " " + next.role());
+        if (stays.size() < STAYS) {
+            return Optional.empty();
+        }
+        List<Curve> curves =
+                ExitCurves.of(stays.stream().map(Stays.Stay::spell).toList(), exits(stays), q.stream("dwell." + key));
+        return Optional.of(new Dwell(position, role, stays.size(), curves.get(0), curves.subList(1, curves.size())));
     }
 
     private static List<String> exits(List<Stays.Stay> stays) {

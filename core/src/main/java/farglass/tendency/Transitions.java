@@ -51,9 +51,9 @@ public final class Transitions {
                 }
             });
         }
-        List<Row> rows = new ArrayList<>();
-        exits.forEach((stand, list) -> rows.addAll(rows(evidence, stand, list)));
-        return rows;
+        return exits.entrySet().parallelStream()
+                .flatMap(e -> rows(evidence, e.getKey(), e.getValue()).stream())
+                .toList();
     }
 
     private static List<Row> rows(Evidence evidence, MatchFacts.Stand stand, List<Exit> exits) {

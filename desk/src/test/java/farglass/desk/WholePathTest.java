@@ -23,6 +23,7 @@ import java.nio.file.Path;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
+import javafx.scene.AccessibleAttribute;
 import javafx.scene.control.ButtonBase;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.DatePicker;
@@ -204,7 +205,9 @@ class WholePathTest extends DeskDriver {
         onFx(() -> {
             scene.lookup(row).lookupAll(".dot").stream()
                     .map(ButtonBase.class::cast)
-                    .filter(d -> d.getAccessibleText().contains("2031-05-01"))
+                    .filter(d -> d.queryAccessibleAttribute(AccessibleAttribute.TEXT)
+                            .toString()
+                            .contains("2031-05-01"))
                     .findFirst()
                     .orElseThrow()
                     .fire();

@@ -4,12 +4,16 @@ import farglass.desk.shell.Desk;
 import farglass.desk.shell.Ui;
 import farglass.desk.shell.WhenShown;
 import farglass.desk.shell.Words;
+import farglass.match.Corner;
+import farglass.match.MatchRecord;
 import farglass.plan.Assignment;
 import java.time.LocalDate;
-import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import javafx.collections.FXCollections;
 import javafx.scene.Node;
 import javafx.scene.control.CheckBox;
@@ -137,25 +141,34 @@ final class AssignmentForm extends VBox {
 
     private void fillOpponents(Assignment a, Map<String, String> athletes) {
         boxes.clear();
-        List<String> order = new ArrayList<>(a == null ? List.of() : a.opponents());
-        athletes.keySet().stream()
-                .filter(id -> !order.contains(id) && (a == null || !id.equals(a.us())))
-                .forEach(order::add);
-        for (String id : order) {
-            long n = desk.matches().stream()
-                    .filter(r -> r.cornerOf(id).isPresent())
-                    .count();
-            CheckBox box = new CheckBox(Words.of("assignment.opponent", desk.nameOf(id), n));
-            box.setSelected(a != null && a.opponents().contains(id));
-            box.selectedProperty().addListener((o, was, is) -> keep());
-            boxes.put(id, box);
-        }
-        opponents.getChildren().setAll(boxes.values());
         if (a == null) {
             opponents
                     .getChildren()
                     .setAll(Ui.empty(Words.of(athletes.isEmpty() ? "assignment.first" : "assignment.choose")));
+            return;
         }
+        Set<String> order = new LinkedHashSet<>(a.opponents());
+        order.addAll(athletes.keySet());
+        order.remove(a.us());
+        Map<String, Integer> matches = matches();
+        for (String id : order) {
+            CheckBox box = new CheckBox(Words.of("assignment.opponent", desk.nameOf(id), matches.getOrDefault(id, 0)));
+            box.setSelected(a.opponents().contains(id));
+            box.selectedProperty().addListener((o, was, is) -> keep());
+            boxes.put(id, box);
+        }
+        opponents.getChildren().setAll(boxes.values());
+    }
+
+    /** How many matches there are of every athlete. */
+    private Map<String, Integer> matches() {
+        Map<String, Integer> counts = new HashMap<>();
+        for (MatchRecord r : desk.matches()) {
+            for (Corner c : Corner.values()) {
+                counts.merge(r.athlete(c).id(), 1, Integer::sum);
+            }
+        }
+        return counts;
     }
 
     private List<String> chosen() {

@@ -52,7 +52,7 @@ public final class ChartView extends Region {
 
     public ChartView(Lexicon lexicon) {
         this.lexicon = lexicon;
-        this.plan = new ChartPlan(lexicon);
+        this.plan = ChartPlan.of(lexicon);
         setId("chart");
         getChildren().add(canvas);
         Tooltip.install(this, tip);

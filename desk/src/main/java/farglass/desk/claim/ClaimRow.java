@@ -11,6 +11,7 @@ import farglass.stats.Trial;
 import java.util.ArrayList;
 import java.util.List;
 import javafx.geometry.Pos;
+import javafx.scene.AccessibleAttribute;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.Tooltip;
@@ -29,6 +30,8 @@ public final class ClaimRow extends VBox {
     private final Claim claim;
     private final Color colour;
     private final Deeds deeds;
+    /** Of the dot under the mouse; there are hundreds of dots, and most are never asked what they are. */
+    private final Tooltip tip = new Tooltip();
 
     /**
      * @param colour the athlete's
@@ -135,11 +138,18 @@ public final class ClaimRow extends VBox {
         Circle circle = new Circle(RADIUS, t.worked() ? colour : Look.SHEET);
         circle.setStroke(colour);
         circle.setStrokeWidth(1.4);
-        Button dot = new Button();
+        Button dot = new Button() {
+            @Override
+            public Object queryAccessibleAttribute(AccessibleAttribute attribute, Object... parameters) {
+                return attribute == AccessibleAttribute.TEXT
+                        ? deeds.describe(t)
+                        : super.queryAccessibleAttribute(attribute, parameters);
+            }
+        };
         dot.setGraphic(circle);
         dot.getStyleClass().add("dot");
-        dot.setAccessibleText(deeds.describe(t));
-        dot.setTooltip(new Tooltip(deeds.describe(t)));
+        dot.setTooltip(tip);
+        dot.setOnMouseEntered(e -> tip.setText(deeds.describe(t)));
         dot.setOnAction(e -> deeds.play(t));
         return dot;
     }

@@ -8,29 +8,34 @@ import farglass.desk.tide.TideLine;
 import farglass.match.MatchRecord;
 import farglass.match.Result;
 import farglass.tendency.Evidence;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.function.Consumer;
 import java.util.stream.Collectors;
 import javafx.scene.Node;
-import javafx.scene.control.ScrollPane;
-import javafx.scene.layout.FlowPane;
+import javafx.scene.control.ListCell;
+import javafx.scene.control.ListView;
+import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 
-/** A small tide line for every match of a profile, oldest first; each opens its match. */
-final class MatchTides extends ScrollPane {
+/** A small tide line for every match of a profile, oldest first, as many as are in sight drawn; each opens its match. */
+final class MatchTides extends ListView<List<Evidence.Seen>> {
     private static final double WIDTH = 124;
     private static final double HEIGHT = 34;
+    private static final double ROW = 60;
+    private static final int BESIDE = 2;
 
     private final Desk desk;
     private final Consumer<String> open;
-    private final FlowPane tides = new FlowPane(12, 8);
     private List<MatchRecord> shown = List.of();
 
     MatchTides(Desk desk, Consumer<String> open) {
         this.desk = desk;
         this.open = open;
-        setContent(tides);
-        setFitToWidth(true);
+        setFixedCellSize(ROW);
+        getStyleClass().add("tides");
+        setFocusTraversable(false);
+        setCellFactory(v -> new Row());
     }
 
     /** Draws nothing anew when the matches are the same. */
@@ -39,8 +44,24 @@ final class MatchTides extends ScrollPane {
                 evidence.matches().stream().map(Evidence.Seen::record).collect(Collectors.toList());
         if (!records.equals(shown)) {
             shown = records;
-            tides.getChildren()
-                    .setAll(evidence.matches().stream().map(this::tide).toList());
+            List<List<Evidence.Seen>> rows = new ArrayList<>();
+            List<Evidence.Seen> all = evidence.matches();
+            for (int i = 0; i < all.size(); i += BESIDE) {
+                rows.add(all.subList(i, Math.min(i + BESIDE, all.size())));
+            }
+            getItems().setAll(rows);
+        }
+    }
+
+    private final class Row extends ListCell<List<Evidence.Seen>> {
+        @Override
+        protected void updateItem(List<Evidence.Seen> row, boolean empty) {
+            super.updateItem(row, empty);
+            HBox tides = new HBox(12);
+            if (!empty) {
+                row.forEach(seen -> tides.getChildren().add(tide(seen)));
+            }
+            setGraphic(empty ? null : tides);
         }
     }
 

@@ -75,6 +75,8 @@ final class ProfileFilters extends VBox {
         this.changed = changed;
         this.counted = counted;
         athlete.setConverter(names());
+        athlete.setPromptText(Words.of("filter.athlete"));
+        athlete.setMinWidth(104);
         athlete.setId(prefix + "profile-athlete");
         athlete.valueProperty().addListener((o, was, is) -> {
             if (!filling && is != null) {

@@ -231,6 +231,8 @@ public final class ProfileStation implements Station, Keys.Bound, Deeds {
         String who = desk.profiled().get();
         if (who == null) {
             question.setText(Words.of("profile.question.none"));
+            boolean nobody = desk.athletes().isEmpty();
+            middle.getChildren().setAll(Ui.empty(Words.of(nobody ? "profile.nobody" : "profile.none")));
             return;
         }
         String here = rail.here();

@@ -25,6 +25,8 @@ import java.util.List;
  */
 final class Workings {
     private static final long SEED = 1;
+    /** Claims that a page shows at first. */
+    private static final int IN_SIGHT = 12;
 
     private final Lexicon lexicon;
     private LibraryIndex index;
@@ -44,11 +46,20 @@ final class Workings {
     }
 
     Profile profile(List<MatchRecord> records, String who, Filter filter) {
-        return Profile.of(index(records), who, filter, SEED);
+        Profile p = Profile.of(index(records), who, filter, SEED);
+        check(p.claims());
+        return p;
+    }
+
+    /** Draws what the first rows will say of their intervals, which would hold the interface up. */
+    private static void check(List<Claim> claims) {
+        claims.stream().limit(IN_SIGHT).forEach(c -> c.estimate().check());
     }
 
     Page page(List<MatchRecord> records, String who, Filter filter, Question question) {
-        return Profile.page(index(records), who, filter, SEED, question);
+        Page page = Profile.page(index(records), who, filter, SEED, question);
+        check(page.claims());
+        return page;
     }
 
     Flows flows(List<MatchRecord> records, String who, Filter filter) {
@@ -56,7 +67,9 @@ final class Workings {
     }
 
     Answer answer(List<MatchRecord> records, String who, Asked asked) {
-        return Answer.of(index(records), who, asked, SEED);
+        Answer answer = Answer.of(index(records), who, asked, SEED);
+        check(answer.claims());
+        return answer;
     }
 
     Comparison comparison(List<MatchRecord> records, String a, Filter ofA, String b, Filter ofB) {

@@ -21,6 +21,7 @@ import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.Deque;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -67,8 +68,11 @@ public final class Desk implements AutoCloseable {
     private final StringProperty filmArrived = new SimpleStringProperty();
     private final Deque<Assignment> earlier = new ArrayDeque<>();
     private boolean stepping;
-    /** Made when asked for; null once the matches have changed. */
+    /** Names by id. Made when asked for; null once the matches have changed, as the next. */
     private Map<String, String> athletes;
+
+    /** Also asked from behind. */
+    private volatile Map<String, MatchRecord> byId;
 
     /** A library and what was read of it. */
     public record Content(
@@ -86,7 +90,10 @@ public final class Desk implements AutoCloseable {
         this.rules = new OwnRules(settings, notices);
         this.ownLexicon = new OwnLexicon(settings, notices);
         this.lexicon = ownLexicon.inUse();
-        matches.addListener((javafx.collections.ListChangeListener<MatchRecord>) c -> athletes = null);
+        matches.addListener((javafx.collections.ListChangeListener<MatchRecord>) c -> {
+            athletes = null;
+            byId = null;
+        });
         matches.setAll(content.matches());
         assignments.setAll(content.assignments());
         assignment.addListener((o, was, now) -> choosePlan());
@@ -138,7 +145,6 @@ public final class Desk implements AutoCloseable {
                 () -> library.forget(f),
                 left -> {
                     matches.removeIf(r -> f.matches().contains(r.id()));
-                    athletes = null;
                     if (open.get() != null && f.matches().contains(open.get().id())) {
                         open.set(matches.isEmpty() ? null : matches.get(0));
                     }
@@ -275,11 +281,19 @@ public final class Desk implements AutoCloseable {
     }
 
     public void openMatch(String id) {
-        matches.stream().filter(r -> r.id().equals(id)).findFirst().ifPresent(open::set);
+        match(id).ifPresent(open::set);
     }
 
     public Optional<MatchRecord> match(String id) {
-        return matches.stream().filter(r -> r.id().equals(id)).findFirst();
+        Map<String, MatchRecord> known = byId;
+        if (known == null) {
+            known = new HashMap<>();
+            for (MatchRecord r : matches) {
+                known.putIfAbsent(r.id(), r);
+            }
+            byId = known;
+        }
+        return Optional.ofNullable(known.get(id));
     }
 
     /** Where the first film of a record lies. */

@@ -39,7 +39,7 @@ final class CampJson {
         m.put(
                 "partners",
                 c.partners().stream()
-                        .map(p -> Map.of(
+                        .map(p -> Row.of(
                                 "name",
                                 p.name(),
                                 "imitates",

@@ -42,7 +42,7 @@ public final class EstimateJson {
                 "check",
                 e.check() == null
                         ? null
-                        : Map.of("lo", e.check().lo(), "hi", e.check().hi()));
+                        : Row.of("lo", e.check().lo(), "hi", e.check().hi()));
         m.put("tags", e.tags());
         return m;
     }

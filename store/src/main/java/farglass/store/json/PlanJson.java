@@ -90,7 +90,7 @@ public final class PlanJson {
         m.put(
                 "tags",
                 o.tags().stream()
-                        .map(t -> Map.of("match", t.match(), "tag", t.tag()))
+                        .map(t -> Row.of("match", t.match(), "tag", t.tag()))
                         .toList());
         return m;
     }

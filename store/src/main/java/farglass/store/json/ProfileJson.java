@@ -26,6 +26,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import java.util.function.Predicate;
+import java.util.function.Supplier;
 
 /** {@code farglass.profile/1}. */
 public final class ProfileJson {
@@ -52,27 +53,49 @@ public final class ProfileJson {
         m.put("filters", filters(f));
         m.put("asOf", f.asOf() == null ? null : f.asOf().toString());
         m.put("matches", profile.evidence().matches().size());
-        m.put("exposure", exposure());
-        m.put("proportions", rows(c -> c.topic() == Claim.Topic.TECHNIQUE && c.unit() == Claim.Unit.SHARE));
-        m.put("rates", rows(c -> c.unit() == Claim.Unit.PER_TEN_MINUTES && c.topic() != Claim.Topic.NOT_SEEN));
-        m.put("sides", rows(c -> c.topic() == Claim.Topic.SIDE));
-        m.put("transitions", transitions());
+        // each on whichever core is free: the check of every interval is drawn for this document
+        List<Map.Entry<String, Object>> parts = parts().entrySet().parallelStream()
+                .map(part -> Map.entry(part.getKey(), part.getValue().get()))
+                .toList();
+        parts.forEach(part -> m.put(part.getKey(), part.getValue()));
+        return m;
+    }
+
+    private Map<String, Supplier<Object>> parts() {
+        Map<String, Supplier<Object>> parts = new LinkedHashMap<>();
+        parts.put("exposure", this::exposure);
+        parts.put("proportions", () -> rows(c -> c.topic() == Claim.Topic.TECHNIQUE && c.unit() == Claim.Unit.SHARE));
+        parts.put(
+                "rates", () -> rows(c -> c.unit() == Claim.Unit.PER_TEN_MINUTES && c.topic() != Claim.Topic.NOT_SEEN));
+        parts.put("sides", () -> rows(c -> c.topic() == Claim.Topic.SIDE));
+        parts.put("transitions", this::transitions);
+        parts.put("reactions", this::reactions);
+        parts.put(
+                "dilemmas",
+                () -> tables.dilemmas().stream().map(ProfileJson::dilemma).toList());
+        parts.put(
+                "chains", () -> tables.chains().stream().map(ProfileJson::chain).toList());
+        parts.put("finishes", this::finishes);
+        parts.put("dwell", () -> tables.dwell().stream().map(ProfileJson::dwell).toList());
+        parts.put("context", () -> rows(c -> c.topic() == Claim.Topic.CONTEXT));
+        parts.put("neverSeen", () -> rows(c -> c.topic() == Claim.Topic.NOT_SEEN));
+        parts.put("openings", () -> rows(c -> c.topic() == Claim.Topic.OPENING));
+        parts.put("guards", () -> rows(c -> c.topic() == Claim.Topic.GUARD));
+        parts.put("claims", () -> profile.claims().stream().map(this::row).toList());
+        return parts;
+    }
+
+    private List<Object> reactions() {
         List<Object> reactions = new ArrayList<>();
         tables.answers().forEach(r -> reactions.add(reaction(r, "self")));
         tables.answered().forEach(r -> reactions.add(reaction(r, "other")));
-        m.put("reactions", reactions);
-        m.put("dilemmas", tables.dilemmas().stream().map(ProfileJson::dilemma).toList());
-        m.put("chains", tables.chains().stream().map(ProfileJson::chain).toList());
+        return reactions;
+    }
+
+    private List<Object> finishes() {
         List<Object> finishes = new ArrayList<>();
         FinishTree.of(profile.evidence()).forEach(root -> finish(finishes, root, root, List.of()));
-        m.put("finishes", finishes);
-        m.put("dwell", tables.dwell().stream().map(ProfileJson::dwell).toList());
-        m.put("context", rows(c -> c.topic() == Claim.Topic.CONTEXT));
-        m.put("neverSeen", rows(c -> c.topic() == Claim.Topic.NOT_SEEN));
-        m.put("openings", rows(c -> c.topic() == Claim.Topic.OPENING));
-        m.put("guards", rows(c -> c.topic() == Claim.Topic.GUARD));
-        m.put("claims", profile.claims().stream().map(this::row).toList());
-        return m;
+        return finishes;
     }
 
     private static Map<String, Object> filters(Filter f) {

@@ -44,7 +44,7 @@ public final class ProposalJson {
         m.put("attire", q.filter().attire());
         m.put(
                 "matches",
-                Map.of(
+                Row.of(
                         "us",
                         solved.meeting().matches(true),
                         "them",
@@ -53,7 +53,7 @@ public final class ProposalJson {
         m.put("emphasis", q.settings().emphasis());
         m.put(
                 "settings",
-                row(
+                Row.of(
                         "b",
                         q.settings().b(),
                         "h1",
@@ -67,15 +67,15 @@ public final class ProposalJson {
                 "gain",
                 u == null
                         ? null
-                        : row(
+                        : Row.of(
                                 "mean",
                                 u.gain().mean(),
                                 "lo",
                                 u.gain().lo(),
                                 "hi",
                                 u.gain().hi()));
-        m.put("answered", row("win", solved.answered().win()));
-        m.put("cautious", row("win", solved.cautious()));
+        m.put("answered", Row.of("win", solved.answered().win()));
+        m.put("cautious", Row.of("win", solved.cautious()));
         m.put("endings", new TreeMap<>(solved.flow().endings()));
         m.put("clipped", solved.flow().clipped());
         m.put("timeInState", time());
@@ -90,24 +90,16 @@ public final class ProposalJson {
         m.put(
                 "forecasts",
                 proposal.forecasts().stream()
-                        .map(f -> row("claim", writer.forecast(f), "what", f.what(), "state", f.place(), "p", f.p()))
+                        .map(f -> Row.of("claim", writer.forecast(f), "what", f.what(), "state", f.place(), "p", f.p()))
                         .toList());
-        return m;
-    }
-
-    private static Map<String, Object> row(Object... pairs) {
-        Map<String, Object> m = new LinkedHashMap<>();
-        for (int i = 0; i < pairs.length; i += 2) {
-            m.put((String) pairs[i], pairs[i + 1]);
-        }
         return m;
     }
 
     /** The mean over draws is what is promised; without draws the best single figure, with no interval. */
     private static Map<String, Object> win(double best, Uncertainty.Range range) {
         return range == null
-                ? row("win", best, "lo", null, "hi", null)
-                : row("win", range.mean(), "lo", range.lo(), "hi", range.hi(), "best", best);
+                ? Row.of("win", best, "lo", null, "hi", null)
+                : Row.of("win", range.mean(), "lo", range.lo(), "hi", range.hi(), "best", best);
     }
 
     private List<Object> time() {
@@ -115,7 +107,7 @@ public final class ProposalJson {
         for (Place p : solved.flow().places()) {
             double minutes = solved.flow().minutes(p);
             if (minutes > 0) {
-                rows.add(row(
+                rows.add(Row.of(
                         "state",
                         p.key(),
                         "minutes",
@@ -143,7 +135,7 @@ public final class ProposalJson {
                     }
                     until = Math.min(until, end);
                     if (!o.equals(Option.NATURAL)) {
-                        rows.add(row(
+                        rows.add(Row.of(
                                 "state",
                                 p.key(),
                                 "scoreFrom",
@@ -183,7 +175,7 @@ public final class ProposalJson {
     }
 
     private Map<String, Object> node(Proposal.Node n) {
-        return row(
+        return Row.of(
                 "state", n.place().key(),
                 "place", writer.place(n.place()),
                 "by", writer.way(n),
@@ -204,7 +196,7 @@ public final class ProposalJson {
 
     private Map<String, Object> leverage(Flow.Leverage l) {
         Exit e = l.exit();
-        return row(
+        return Row.of(
                 "state", e.from().key(),
                 "exit", e.technique(),
                 "actor", e.ours() ? "us" : "them",
@@ -216,11 +208,11 @@ public final class ProposalJson {
     }
 
     private Map<String, Object> worth(Proposal.Worth w) {
-        return row(
+        return Row.of(
                 "state", w.place().key(), "place", writer.place(w.place()), "worth", w.worth(), "minutes", w.minutes());
     }
 
     private Map<String, Object> guide(Proposal.Guide g) {
-        return row("text", writer.guide(g), "stays", g.stays(), "helps", g.helps());
+        return Row.of("text", writer.guide(g), "stays", g.stays(), "helps", g.helps());
     }
 }

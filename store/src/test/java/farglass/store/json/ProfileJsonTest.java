@@ -55,6 +55,9 @@ class ProfileJsonTest {
                 assertThat(row.has("lo") && row.has("hi") && row.has("tags"))
                         .as(part)
                         .isTrue();
+                if (row.hasNonNull("check")) {
+                    assertThat(row.get("check").fieldNames()).toIterable().containsExactly("lo", "hi");
+                }
                 if (row.hasNonNull("lo") && row.hasNonNull("hi")) {
                     assertThat(row.get("lo").asDouble())
                             .isLessThanOrEqualTo(row.get("hi").asDouble());
