@@ -3,15 +3,16 @@ package farglass.desk;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import farglass.desk.claim.ClaimRow;
+import farglass.desk.claim.Dot;
 import farglass.desk.profile.ProfileStation;
 import farglass.lexicon.Lexicon;
 import farglass.match.MatchRecord;
 import farglass.simulate.DemoLibrary;
 import farglass.store.Library;
 import java.util.List;
+import java.util.stream.Stream;
 import javafx.scene.AccessibleAttribute;
 import javafx.scene.Node;
-import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Labeled;
 import javafx.scene.control.ListView;
@@ -35,6 +36,10 @@ class NoAssignmentTest extends DeskDriver {
         station = (ProfileStation) shell.station(3);
     }
 
+    private static Stream<String> said(Node root) {
+        return root.lookupAll(".label").stream().map(n -> ((Labeled) n).getText());
+    }
+
     private void choose() throws Exception {
         onFx(() -> {
             this.<ComboBox<String>>find("#profile-athlete").setValue(WHO);
@@ -47,9 +52,7 @@ class NoAssignmentTest extends DeskDriver {
     void theProfileAsksForAnAthleteAndThenTellsTheGame() throws Exception {
         await(
                 "a question",
-                () -> find("#station-profile").lookupAll(".label").stream()
-                        .map(n -> ((Labeled) n).getText())
-                        .anyMatch(w -> w.startsWith("Choose an athlete above")));
+                () -> said(find("#station-profile")).anyMatch(w -> w.startsWith("Choose an athlete above")));
         choose();
         assertThat(desk.profiled().get()).isEqualTo(WHO);
     }
@@ -90,16 +93,19 @@ class NoAssignmentTest extends DeskDriver {
         choose();
         await("a row", () -> scene.lookup("#claims .dot") != null);
         ClaimRow row = onFx(() -> (ClaimRow) scene.lookup("#claims .claim"));
-        Button dot = onFx(() -> (Button) row.lookup(".dot"));
+        Dot dot = onFx(() -> (Dot) row.lookup(".dot"));
         String said = onFx(() -> (String) dot.queryAccessibleAttribute(AccessibleAttribute.TEXT));
-        assertThat(said).contains("Tolendt");
-        onFx(() -> {
-            dot.getOnMouseEntered().handle(null);
-            return null;
-        });
-        assertThat(dot.getTooltip().getText()).isEqualTo(said);
         MatchRecord match =
                 desk.match(row.claim().trials().get(0).tag().match()).orElseThrow();
-        assertThat(said).contains(match.details().date().toString());
+        assertThat(said).contains("Tolendt", match.details().date().toString());
+        robot.moveTo(dot);
+        await(
+                "its tip",
+                () -> robot.listWindows().stream()
+                        .flatMap(w -> w.getScene().getRoot().lookupAll(".tooltip").stream())
+                        .anyMatch(n -> n instanceof Labeled l && said.equals(l.getText())));
+        robot.interact(dot::requestFocus);
+        press(KeyCode.SPACE);
+        await("its moment", () -> said(find("#station-profile")).anyMatch(said::equals));
     }
 }

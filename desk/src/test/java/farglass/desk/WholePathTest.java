@@ -3,6 +3,7 @@ package farglass.desk;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import farglass.desk.claim.ClaimRow;
+import farglass.desk.claim.Dot;
 import farglass.desk.plan.PlanStation;
 import farglass.desk.player.FilmView;
 import farglass.desk.profile.ProfileStation;
@@ -24,7 +25,6 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
 import javafx.scene.AccessibleAttribute;
-import javafx.scene.control.ButtonBase;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.DatePicker;
 import javafx.scene.control.TextField;
@@ -204,7 +204,7 @@ class WholePathTest extends DeskDriver {
                 .isEqualTo(claim.trials().size());
         onFx(() -> {
             scene.lookup(row).lookupAll(".dot").stream()
-                    .map(ButtonBase.class::cast)
+                    .map(Dot.class::cast)
                     .filter(d -> d.queryAccessibleAttribute(AccessibleAttribute.TEXT)
                             .toString()
                             .contains("2031-05-01"))

@@ -1,6 +1,5 @@
 package farglass.desk.claim;
 
-import farglass.desk.shell.Look;
 import farglass.desk.shell.Ui;
 import farglass.desk.shell.Words;
 import farglass.plan.Judgement;
@@ -11,7 +10,6 @@ import farglass.stats.Trial;
 import java.util.ArrayList;
 import java.util.List;
 import javafx.geometry.Pos;
-import javafx.scene.AccessibleAttribute;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.Tooltip;
@@ -20,17 +18,15 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import javafx.scene.paint.Color;
-import javafx.scene.shape.Circle;
 
 /** One claim. A filled dot worked, a ring did not; dots of one match stand together. */
 public final class ClaimRow extends VBox {
     private static final int DOTS = 40;
-    private static final double RADIUS = 3.7;
     private static final double DEEDS = 168;
     private final Claim claim;
     private final Color colour;
     private final Deeds deeds;
-    /** Of the dot under the mouse; there are hundreds of dots, and most are never asked what they are. */
+    /** Of the dot under the mouse. */
     private final Tooltip tip = new Tooltip();
 
     /**
@@ -125,32 +121,12 @@ public final class ClaimRow extends VBox {
                 pane.getChildren().add(gap);
             }
             match = t.tag().match();
-            pane.getChildren().add(dot(t));
+            pane.getChildren().add(new Dot(t, colour, deeds, tip));
         }
         int rest = claim.trials().size() - shown;
         if (rest > 0) {
             pane.getChildren()
                     .add(Ui.button("+" + rest, () -> fill(pane, claim.trials().size()), "quiet", "more-dots"));
         }
-    }
-
-    private Button dot(Trial t) {
-        Circle circle = new Circle(RADIUS, t.worked() ? colour : Look.SHEET);
-        circle.setStroke(colour);
-        circle.setStrokeWidth(1.4);
-        Button dot = new Button() {
-            @Override
-            public Object queryAccessibleAttribute(AccessibleAttribute attribute, Object... parameters) {
-                return attribute == AccessibleAttribute.TEXT
-                        ? deeds.describe(t)
-                        : super.queryAccessibleAttribute(attribute, parameters);
-            }
-        };
-        dot.setGraphic(circle);
-        dot.getStyleClass().add("dot");
-        dot.setTooltip(tip);
-        dot.setOnMouseEntered(e -> tip.setText(deeds.describe(t)));
-        dot.setOnAction(e -> deeds.play(t));
-        return dot;
     }
 }
