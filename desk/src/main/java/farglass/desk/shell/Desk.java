@@ -4,7 +4,6 @@ import farglass.lexicon.Lexicon;
 import farglass.match.Corner;
 import farglass.match.Edit;
 import farglass.match.FilmRef;
-import farglass.match.MatchAthlete;
 import farglass.match.MatchRecord;
 import farglass.phrase.LikelyNext;
 import farglass.plan.Assignment;
@@ -19,14 +18,11 @@ import java.nio.file.Path;
 import java.time.Clock;
 import java.util.ArrayDeque;
 import java.util.ArrayList;
-import java.util.Collections;
 import java.util.Deque;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
-import java.util.TreeMap;
 import java.util.function.Consumer;
 import java.util.function.UnaryOperator;
 import javafx.application.Platform;
@@ -56,7 +52,8 @@ public final class Desk implements AutoCloseable {
     private final Background background = new Background();
     private final Settings settings;
     private final Notices notices = new Notices();
-    private final ObservableList<MatchRecord> matches = FXCollections.observableArrayList();
+    private final Shelf shelf = new Shelf();
+    private final ObservableList<MatchRecord> matches = shelf.matches();
     private final ObservableList<Assignment> assignments = FXCollections.observableArrayList();
     private final ObjectProperty<Assignment> assignment = new SimpleObjectProperty<>();
     private final ReadOnlyObjectWrapper<MatchRecord> open = new ReadOnlyObjectWrapper<>();
@@ -68,11 +65,6 @@ public final class Desk implements AutoCloseable {
     private final StringProperty filmArrived = new SimpleStringProperty();
     private final Deque<Assignment> earlier = new ArrayDeque<>();
     private boolean stepping;
-    /** Names by id. Made when asked for; null once the matches have changed, as the next. */
-    private Map<String, String> athletes;
-
-    /** Also asked from behind. */
-    private volatile Map<String, MatchRecord> byId;
 
     /** A library and what was read of it. */
     public record Content(
@@ -90,10 +82,6 @@ public final class Desk implements AutoCloseable {
         this.rules = new OwnRules(settings, notices);
         this.ownLexicon = new OwnLexicon(settings, notices);
         this.lexicon = ownLexicon.inUse();
-        matches.addListener((javafx.collections.ListChangeListener<MatchRecord>) c -> {
-            athletes = null;
-            byId = null;
-        });
         matches.setAll(content.matches());
         assignments.setAll(content.assignments());
         assignment.addListener((o, was, now) -> choosePlan());
@@ -285,15 +273,7 @@ public final class Desk implements AutoCloseable {
     }
 
     public Optional<MatchRecord> match(String id) {
-        Map<String, MatchRecord> known = byId;
-        if (known == null) {
-            known = new HashMap<>();
-            for (MatchRecord r : matches) {
-                known.putIfAbsent(r.id(), r);
-            }
-            byId = known;
-        }
-        return Optional.ofNullable(known.get(id));
+        return shelf.match(id);
     }
 
     /** Where the first film of a record lies. */
@@ -320,17 +300,7 @@ public final class Desk implements AutoCloseable {
 
     /** Athletes of the library by id, with their names. */
     public Map<String, String> athletes() {
-        if (athletes == null) {
-            Map<String, String> names = new TreeMap<>();
-            for (MatchRecord r : matches) {
-                for (Corner c : Corner.values()) {
-                    MatchAthlete a = r.athlete(c);
-                    names.putIfAbsent(a.id(), a.name());
-                }
-            }
-            athletes = Collections.unmodifiableMap(names);
-        }
-        return athletes;
+        return shelf.athletes();
     }
 
     public String nameOf(String athlete) {
