@@ -50,10 +50,10 @@ final class ChainTrie {
             this.exchanges = exchanges;
         }
 
-        private void grow(int symbol, List<Integer> in) {
+        private void grow(int symbol, List<Integer> heldBy) {
             int[] longer = Arrays.copyOf(pattern, pattern.length + 1);
             longer[pattern.length] = symbol;
-            children.add(new Node(longer, in));
+            children.add(new Node(longer, heldBy));
         }
 
         /** From 0, the root's; parents before their children. */
@@ -155,18 +155,17 @@ final class ChainTrie {
         }
     }
 
-    private List<Integer> held(int[] ends, int count) {
-        Integer[] in = new Integer[count];
+    /** Exchanges of some places, each once. */
+    private List<Integer> held(int[] places, int count) {
+        Integer[] held = new Integer[count];
         int found = 0;
-        int last = -1;
-        for (int end : ends) {
-            int exchange = exchangeOf[end >> 1];
-            if (exchange != last) {
-                in[found++] = exchange;
+        for (int place : places) {
+            int exchange = exchangeOf[place >> 1];
+            if (found == 0 || held[found - 1] != exchange) {
+                held[found++] = exchange;
             }
-            last = exchange;
         }
-        return Arrays.asList(in);
+        return Arrays.asList(held);
     }
 
     private void goOn(Node node, int[] from) {
