@@ -30,6 +30,8 @@ final class Fields {
     private static final int FEW = 10;
 
     private String[] names = new String[FEW];
+    /** Of the names, which are told apart by it nearly always. */
+    private int[] hashes = new int[FEW];
     /** Texts, numbers, flags, {@link #NOTHING} for JSON null, and nodes for what holds more. */
     private Object[] values = new Object[FEW];
     /** Whether somebody asked for the field. */
@@ -114,7 +116,7 @@ final class Fields {
     /** Name of the object's next field, null at its end. */
     private String next(JsonParser parser) throws IOException {
         String name = parser.nextFieldName();
-        if (name != null && find(name) >= 0) {
+        if (name != null && !absent(name) && find(name) >= 0) {
             throw new JsonParseException(parser, "Duplicate field '" + name + "'");
         }
         return name;
@@ -155,30 +157,30 @@ final class Fields {
     private void add(String name, Object value) {
         if (count == names.length) {
             names = Arrays.copyOf(names, 2 * count);
+            hashes = Arrays.copyOf(hashes, 2 * count);
             values = Arrays.copyOf(values, 2 * count);
             asked = Arrays.copyOf(asked, 2 * count);
         }
         names[count] = name;
-        bits |= bit(name);
+        hashes[count] = name.hashCode();
+        bits |= 1L << hashes[count];
         values[count++] = value;
     }
 
     /** Where a field stands, -1 when it is not there; they are few, so that they are looked through one by one. */
     private int find(String name) {
-        if ((bits & bit(name)) == 0) {
-            return -1;
-        }
+        int hash = name.hashCode();
         for (int i = 0; i < count; i++) {
-            // names are mostly one object with those that are asked for
-            if (names[i] == name || names[i].equals(name)) {
+            if (hashes[i] == hash && names[i].equals(name)) {
                 return i;
             }
         }
         return -1;
     }
 
-    private static long bit(String name) {
-        return 1L << name.hashCode();
+    /** Surely not there; what is not absent may still not be there. */
+    private boolean absent(String name) {
+        return (bits & 1L << name.hashCode()) == 0;
     }
 
     /** @throws FormatException when something else stood in its place in the list */
@@ -221,6 +223,10 @@ final class Fields {
 
     /** A text, number, flag or node; null when absent or JSON null. */
     private Object raw(String field) {
+        return absent(field) ? null : found(field);
+    }
+
+    private Object found(String field) {
         int at = find(field);
         if (at < 0) {
             return null;
