@@ -18,21 +18,7 @@ public final class ChartPlan {
 
     private final Map<String, double[]> spots = new LinkedHashMap<>();
 
-    /** The plan of the lexicon that was asked for last: every chart asks for the same. */
-    private static volatile Made last;
-
-    private record Made(Lexicon lexicon, ChartPlan plan) {}
-
-    public static ChartPlan of(Lexicon lexicon) {
-        Made known = last;
-        if (known == null || known.lexicon() != lexicon) {
-            known = new Made(lexicon, new ChartPlan(lexicon));
-            last = known;
-        }
-        return known.plan();
-    }
-
-    private ChartPlan(Lexicon lexicon) {
+    public ChartPlan(Lexicon lexicon) {
         for (Position p : lexicon.positions()) {
             if (p.neutral()) {
                 spots.put(key(p.code(), "neutral"), spot(p, 0));
@@ -58,36 +44,43 @@ public final class ChartPlan {
         return new double[] {p.across(), (1 - value) / 2};
     }
 
-    /** Pushes spots that would cover one another apart, the same way every time. */
+    /** Pushes spots that would cover one another apart, the same way every time; by numbers alone, as it is asked millions of times. */
     private void spread() {
         List<double[]> all = new ArrayList<>(spots.values());
-        for (int round = 0; round < ROUNDS; round++) {
-            boolean moved = false;
-            for (int i = 0; i < all.size(); i++) {
-                for (int j = i + 1; j < all.size(); j++) {
-                    moved |= apart(all.get(i), all.get(j));
-                }
+        double[] xs = all.stream().mapToDouble(p -> p[0]).toArray();
+        double[] ys = all.stream().mapToDouble(p -> p[1]).toArray();
+        boolean moved = true;
+        for (int round = 0; round < ROUNDS && moved; round++) {
+            moved = false;
+            for (int i = 0; i < xs.length; i++) {
+                moved |= pushOthers(i, xs, ys);
             }
-            if (!moved) {
-                return;
-            }
+        }
+        for (int i = 0; i < xs.length; i++) {
+            all.get(i)[0] = xs[i];
+            all.get(i)[1] = ys[i];
         }
     }
 
-    private static boolean apart(double[] a, double[] b) {
-        double dx = b[0] - a[0];
-        double dy = b[1] - a[1];
-        if (Math.abs(dx) >= APART_X || Math.abs(dy) >= APART_Y) {
-            return false;
+    /** Pushes one spot and those after it apart. */
+    private static boolean pushOthers(int i, double[] xs, double[] ys) {
+        boolean moved = false;
+        for (int j = i + 1; j < xs.length; j++) {
+            double dx = xs[j] - xs[i];
+            double dy = ys[j] - ys[i];
+            if (Math.abs(dx) >= APART_X || Math.abs(dy) >= APART_Y) {
+                continue;
+            }
+            double push = (APART_Y - Math.abs(dy)) / 2 + 1e-4;
+            double way = dy >= 0 ? push : -push;
+            ys[i] = Math.max(0.01, Math.min(0.99, ys[i] - way));
+            ys[j] = Math.max(0.01, Math.min(0.99, ys[j] + way));
+            double aside = dx >= 0 ? 0.002 : -0.002;
+            xs[i] = Math.max(0, Math.min(1, xs[i] - aside));
+            xs[j] = Math.max(0, Math.min(1, xs[j] + aside));
+            moved = true;
         }
-        double push = (APART_Y - Math.abs(dy)) / 2 + 1e-4;
-        double way = dy >= 0 ? push : -push;
-        a[1] = Math.max(0.01, Math.min(0.99, a[1] - way));
-        b[1] = Math.max(0.01, Math.min(0.99, b[1] + way));
-        double aside = dx >= 0 ? 0.002 : -0.002;
-        a[0] = Math.max(0, Math.min(1, a[0] - aside));
-        b[0] = Math.max(0, Math.min(1, b[0] + aside));
-        return true;
+        return moved;
     }
 
     /** Across and down, each 0 to 1; the middle for a place the lexicon does not know. */

@@ -60,7 +60,7 @@ class FlowsTest {
 
     @Test
     void noTwoPlacesOfTheChartCoverOneAnotherAndBetterStandsHigher() {
-        ChartPlan plan = ChartPlan.of(LEXICON);
+        ChartPlan plan = new ChartPlan(LEXICON);
         List<Position> pins = LEXICON.positions().stream()
                 .filter(p -> p.holder() && !p.guard() && p.value() > 0.2)
                 .toList();

@@ -156,7 +156,7 @@ public final class Dossier {
         }
         need(CHART + 42);
         heading(PrintWords.of("dossier.chart", surname().toUpperCase(Locale.ROOT)));
-        new ChartDrawing(ChartPlan.of(evidence.lexicon()), flows, colour).draw(page, MARGIN, y + 4, width(), CHART);
+        new ChartDrawing(new ChartPlan(evidence.lexicon()), flows, colour).draw(page, MARGIN, y + 4, width(), CHART);
         y += CHART + 16;
         page.text(PrintWords.of("dossier.chart.legend", surname()), MARGIN, y, Typeface.CONDENSED, 8, Ink.SOFT);
         y += 10;

@@ -30,7 +30,7 @@ public final class ChartPage extends VBox {
     public ChartPage(Desk desk, Runnable laidOver) {
         super(8);
         this.desk = desk;
-        this.chart = new ChartView(desk.lexicon());
+        this.chart = new ChartView(desk.lexicon(), desk::chartPlan);
         other.setId("chart-other");
         other.setConverter(new StringConverter<>() {
             @Override

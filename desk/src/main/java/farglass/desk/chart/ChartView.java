@@ -13,6 +13,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.function.Consumer;
+import java.util.function.Supplier;
 import javafx.geometry.VPos;
 import javafx.scene.canvas.Canvas;
 import javafx.scene.canvas.GraphicsContext;
@@ -35,7 +36,7 @@ public final class ChartView extends Region {
     private static final double LABEL = 12;
 
     private final Lexicon lexicon;
-    private final ChartPlan plan;
+    private final Supplier<ChartPlan> plan;
     private final Canvas canvas = new Canvas();
     private final Tooltip tip = new Tooltip();
     private final List<Drawn> drawn = new ArrayList<>();
@@ -50,9 +51,10 @@ public final class ChartView extends Region {
 
     private record Drawn(Flows.Flow flow, double[] xs, double[] ys) {}
 
-    public ChartView(Lexicon lexicon) {
+    /** @param plan asked for when the chart is first drawn */
+    public ChartView(Lexicon lexicon, Supplier<ChartPlan> plan) {
         this.lexicon = lexicon;
-        this.plan = ChartPlan.of(lexicon);
+        this.plan = plan;
         setId("chart");
         getChildren().add(canvas);
         Tooltip.install(this, tip);
@@ -182,7 +184,7 @@ public final class ChartView extends Region {
             }
         }
         for (Drawn d : drawn) {
-            double[] spot = plan.at(d.flow().to(), d.flow().toRole());
+            double[] spot = plan.get().at(d.flow().to(), d.flow().toRole());
             if (stands.stream().noneMatch(s -> s.x() == x(spot) && s.y() == y(spot))) {
                 label(g, d.flow().to(), x(spot), y(spot), 2);
             }
@@ -190,8 +192,8 @@ public final class ChartView extends Region {
     }
 
     private void flow(GraphicsContext g, Flows.Flow f, Layer l) {
-        double[] from = plan.at(f.from(), f.role());
-        double[] to = plan.at(f.to(), f.toRole());
+        double[] from = plan.get().at(f.from(), f.role());
+        double[] to = plan.get().at(f.to(), f.toRole());
         double x1 = x(from);
         double y1 = y(from);
         double x2 = x(to);
@@ -241,7 +243,7 @@ public final class ChartView extends Region {
     }
 
     private void stop(GraphicsContext g, Flows.Stop s, Layer l) {
-        double[] spot = plan.at(s.position(), s.role());
+        double[] spot = plan.get().at(s.position(), s.role());
         double share = Double.isFinite(s.share().mean()) ? s.share().mean() : 0;
         double r = 3 + 26 * Math.sqrt(share);
         g.setFill(Look.SHEET.deriveColor(0, 1, 1, l.above() ? 0 : 0.9));

@@ -48,7 +48,7 @@ public final class MatchupStation implements Station, Keys.Bound {
     public MatchupStation(Desk desk, MeetingModel model, Runnable toFilm) {
         this.desk = desk;
         this.model = model;
-        this.chart = new ChartView(desk.lexicon());
+        this.chart = new ChartView(desk.lexicon(), desk::chartPlan);
         ClipView clip = new ClipView(desk, Words.of("matchup.clip"), match -> {
             desk.openMatch(match);
             toFilm.run();

@@ -1,5 +1,6 @@
 package farglass.desk.shell;
 
+import farglass.chart.ChartPlan;
 import farglass.lexicon.Lexicon;
 import farglass.match.Corner;
 import farglass.match.Edit;
@@ -65,6 +66,8 @@ public final class Desk implements AutoCloseable {
     private final StringProperty filmArrived = new SimpleStringProperty();
     private final Deque<Assignment> earlier = new ArrayDeque<>();
     private boolean stepping;
+    /** Made when the first chart is drawn. */
+    private ChartPlan chartPlan;
 
     /** A library and what was read of it. */
     public record Content(
@@ -184,6 +187,14 @@ public final class Desk implements AutoCloseable {
 
     public Lexicon lexicon() {
         return lexicon;
+    }
+
+    /** Where places stand on every chart. */
+    public ChartPlan chartPlan() {
+        if (chartPlan == null) {
+            chartPlan = new ChartPlan(lexicon);
+        }
+        return chartPlan;
     }
 
     /** The team's own terms, which hold from the next start on. */
