@@ -111,11 +111,17 @@ final class ProfileFilters extends VBox {
         FlowPane second = new FlowPane(
                 8, 6, ruleset, halfLife, score, clock, role, opponent, lead, grade, fromKg, toKg, rounds, set, setName);
         second.setAlignment(Pos.CENTER_LEFT);
-        second.visibleProperty().bind(more.selectedProperty());
-        second.managedProperty().bind(more.selectedProperty());
+        // there only while it is open: a dozen boxes would hold the station's first sight up
+        more.selectedProperty().addListener((o, was, is) -> {
+            if (is) {
+                getChildren().add(second);
+            } else {
+                getChildren().remove(second);
+            }
+        });
         more.getStyleClass().add("chip");
         more.setId(prefix + "filter-more");
-        getChildren().addAll(first(), second);
+        getChildren().add(first());
     }
 
     private FlowPane first() {
