@@ -9,6 +9,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
 import java.util.List;
+import java.util.concurrent.CompletableFuture;
 
 /**
  * Profiles from a library on disk, each time opened, read and indexed anew; prints the milliseconds of each as soon as it is
@@ -21,9 +22,10 @@ final class ColdProfile {
     public static void main(String[] args) throws Exception {
         for (int i = 0; i < Integer.parseInt(args[1]); i++) {
             long from = System.nanoTime();
+            CompletableFuture<Lexicon> lexicon = CompletableFuture.supplyAsync(Lexicon::builtIn);
             try (Library library = Library.open(Path.of(args[0]), Clock.systemUTC())) {
                 List<MatchRecord> records = library.matches();
-                Profile p = Profile.of(records, BigLibrary.STUDIED, Filter.ALL, Lexicon.builtIn(), 1);
+                Profile p = Profile.of(records, BigLibrary.STUDIED, Filter.ALL, lexicon.join(), 1);
                 if (p.claims().isEmpty()) {
                     throw new IllegalStateException("a profile without a claim");
                 }

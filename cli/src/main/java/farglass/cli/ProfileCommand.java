@@ -15,6 +15,7 @@ import java.time.Clock;
 import java.time.LocalDate;
 import java.util.Map;
 import java.util.concurrent.Callable;
+import java.util.concurrent.CompletableFuture;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Option;
 
@@ -73,6 +74,8 @@ final class ProfileCommand implements Callable<Integer> {
         if (halfLife < 0) {
             throw new IllegalArgumentException("--half-life must not be negative");
         }
+        // read beside the library
+        CompletableFuture<Lexicon> lexicon = CompletableFuture.supplyAsync(Lexicon::builtIn);
         RecordSource.Loaded loaded;
         try {
             loaded = RecordSource.load(library, clock);
@@ -84,7 +87,7 @@ final class ProfileCommand implements Callable<Integer> {
         }
         Filter filter = new Filter(
                 attire, ruleset, null, null, halfLife == 0 ? null : Double.valueOf(halfLife), asOf, !noBaseline);
-        Profile profile = Profile.of(loaded.records(), athlete, filter, Lexicon.builtIn(), SEED);
+        Profile profile = Profile.of(loaded.records(), athlete, filter, lexicon.join(), SEED);
         write(profile, loaded);
         Map<String, Object> document = new ProfileJson(profile, Tables.of(profile, SEED)).document();
         document.put("errors", loaded.errors());

@@ -36,6 +36,10 @@ final class AthleteSums {
         }
     }
 
+    String athlete() {
+        return athlete;
+    }
+
     List<MatchFacts> matches() {
         return matches;
     }

@@ -12,6 +12,7 @@ import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.BiPredicate;
@@ -62,12 +63,10 @@ public final class Baseline {
 
     static Baseline made(LibraryIndex index, Filter wide) {
         Map<String, AthleteSums> athletes = new LinkedHashMap<>();
-        for (String who : index.athletes()) {
-            AthleteSums sums = sums(index, wide, who);
-            if (sums != null) {
-                athletes.put(who, sums);
-            }
-        }
+        index.athletes().parallelStream()
+                .map(who -> sums(index, wide, who))
+                .filter(Objects::nonNull)
+                .forEachOrdered(sums -> athletes.put(sums.athlete(), sums));
         return new Baseline(index.lexicon(), athletes);
     }
 
