@@ -60,8 +60,8 @@ public record Profile(String athlete, String name, Evidence evidence, Map<Questi
     private static final List<Question> LONGEST_FIRST = longestFirst();
 
     private static List<Question> longestFirst() {
-        List<Question> order =
-                new ArrayList<>(List.of(Question.CHAINS, Question.THEN_AND_NOW, Question.WHEN, Question.GUARDS));
+        List<Question> order = new ArrayList<>(
+                List.of(Question.CHAINS, Question.REACTIONS, Question.GUARDS, Question.THEN_AND_NOW, Question.WHEN));
         Arrays.stream(Question.values()).filter(x -> !order.contains(x)).forEach(order::add);
         return List.copyOf(order);
     }
