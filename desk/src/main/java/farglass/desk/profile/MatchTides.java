@@ -33,6 +33,8 @@ final class MatchTides extends ListView<List<Evidence.Seen>> {
         this.desk = desk;
         this.open = open;
         setFixedCellSize(ROW);
+        // it takes the room that the moment above leaves
+        setPrefHeight(ROW);
         getStyleClass().add("tides");
         setFocusTraversable(false);
         setCellFactory(v -> new Row());
