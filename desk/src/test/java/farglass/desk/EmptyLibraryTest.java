@@ -22,7 +22,7 @@ class EmptyLibraryTest extends DeskDriver {
     }
 
     @Test
-    void everyStationSaysWhatToDoFirst() throws Exception {
+    void noStationShowsANumberFromNothingAndTheProfileSaysWhatToDo() throws Exception {
         for (int i = 0; i < 8; i++) {
             int station = i;
             List<String> said = onFx(() -> {

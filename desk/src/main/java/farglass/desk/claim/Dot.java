@@ -8,6 +8,7 @@ import javafx.scene.AccessibleRole;
 import javafx.scene.control.Tooltip;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
+import javafx.scene.input.MouseButton;
 import javafx.scene.layout.Region;
 import javafx.scene.paint.Color;
 import javafx.scene.shape.Circle;
@@ -46,7 +47,9 @@ public final class Dot extends Region {
             e.consume();
         });
         setOnMouseClicked(e -> {
-            fire();
+            if (e.getButton() == MouseButton.PRIMARY) {
+                fire();
+            }
             e.consume();
         });
         setOnKeyPressed(this::pressed);

@@ -8,10 +8,10 @@ import farglass.desk.tide.TideLine;
 import farglass.match.MatchRecord;
 import farglass.match.Result;
 import farglass.tendency.Evidence;
+import farglass.tendency.MatchFacts;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.function.Consumer;
-import java.util.stream.Collectors;
 import javafx.scene.Node;
 import javafx.scene.control.ListCell;
 import javafx.scene.control.ListView;
@@ -27,7 +27,8 @@ final class MatchTides extends ListView<List<Evidence.Seen>> {
 
     private final Desk desk;
     private final Consumer<String> open;
-    private List<MatchRecord> shown = List.of();
+    private List<MatchFacts> shown = List.of();
+    private String whose = "";
 
     MatchTides(Desk desk, Consumer<String> open) {
         this.desk = desk;
@@ -40,12 +41,13 @@ final class MatchTides extends ListView<List<Evidence.Seen>> {
         setCellFactory(v -> new Row());
     }
 
-    /** Draws nothing anew when the matches are the same. */
+    /** Draws nothing anew when the matches are the same; of two who only met each other each is drawn on their own side. */
     void show(Evidence evidence) {
-        List<MatchRecord> records =
-                evidence.matches().stream().map(Evidence.Seen::record).collect(Collectors.toList());
-        if (!records.equals(shown)) {
-            shown = records;
+        List<MatchFacts> facts =
+                evidence.matches().stream().map(Evidence.Seen::facts).toList();
+        if (!facts.equals(shown) || !evidence.athlete().equals(whose)) {
+            shown = facts;
+            whose = evidence.athlete();
             List<List<Evidence.Seen>> rows = new ArrayList<>();
             List<Evidence.Seen> all = evidence.matches();
             for (int i = 0; i < all.size(); i += BESIDE) {
