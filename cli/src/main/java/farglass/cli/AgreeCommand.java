@@ -18,7 +18,10 @@ import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
 
 /** Prints how far two records of one match agree. */
-@Command(name = "agree", description = "Compares two records of one match; the first is the reference")
+@Command(
+        name = "agree",
+        description = "Compares two records of one match; the first is the reference",
+        mixinStandardHelpOptions = true)
 final class AgreeCommand implements Callable<Integer> {
     /** Seed of the block bootstrap, fixed so that the same records print the same document. */
     private static final long SEED = 1;

@@ -23,7 +23,10 @@ import picocli.CommandLine.ParameterException;
 import picocli.CommandLine.Spec;
 
 /** Shares training minutes out among what a computed plan depends on, and lays the rounds on days. */
-@Command(name = "camp", description = "Prints minutes and days of training for a computed plan")
+@Command(
+        name = "camp",
+        description = "Prints minutes and days of training for a computed plan",
+        mixinStandardHelpOptions = true)
 final class CampCommand implements Callable<Integer> {
     private final Output output;
 

@@ -13,7 +13,7 @@ import picocli.CommandLine.Command;
 import picocli.CommandLine.Parameters;
 
 /** Prints what is doubtful in match records. */
-@Command(name = "check", description = "Lists what is doubtful in match records")
+@Command(name = "check", description = "Lists what is doubtful in match records", mixinStandardHelpOptions = true)
 final class CheckCommand implements Callable<Integer> {
     private final Output output;
 

@@ -26,6 +26,14 @@ final class CommandFactory implements CommandLine.IFactory {
             made = new ImportCommand(output, clock);
         } else if (type == ExportCommand.class) {
             made = new ExportCommand(output, clock);
+        } else if (type == ListCommand.class) {
+            made = new ListCommand(output, clock);
+        } else if (type == VerifyCommand.class) {
+            made = new VerifyCommand(output, clock);
+        } else if (type == BackupCommand.class) {
+            made = new BackupCommand(output, clock);
+        } else if (type == RestoreCommand.class) {
+            made = new RestoreCommand(output, clock);
         } else if (type == ScoreCommand.class) {
             made = new ScoreCommand(output);
         } else if (type == CheckCommand.class) {

@@ -26,7 +26,10 @@ import picocli.CommandLine.Command;
 import picocli.CommandLine.Option;
 
 /** Holds a plan, made by hand or computed, against the match that took place. */
-@Command(name = "debrief", description = "Prints what of a plan was followed and how its forecasts fared")
+@Command(
+        name = "debrief",
+        description = "Prints what of a plan was followed and how its forecasts fared",
+        mixinStandardHelpOptions = true)
 final class DebriefCommand implements Callable<Integer> {
     private final Output output;
 

@@ -6,7 +6,9 @@ import farglass.plan.Plan;
 import farglass.store.Library;
 import farglass.store.LibraryException;
 import farglass.store.RecordSource;
+import farglass.store.WholeFile;
 import farglass.store.bundle.Bundle;
+import farglass.store.bundle.FileNames;
 import farglass.store.json.MatchJson;
 import farglass.store.table.Captions;
 import farglass.store.table.TagTable;
@@ -15,11 +17,12 @@ import java.io.Writer;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.nio.file.StandardCopyOption;
 import java.time.Clock;
+import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.concurrent.Callable;
 import java.util.function.Function;
 import picocli.CommandLine.Command;
@@ -27,7 +30,7 @@ import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
 
 /** Writes a library in an open format. */
-@Command(name = "export", description = "Writes a library as json, bundle, csv or vtt")
+@Command(name = "export", description = "Writes a library as json, bundle, csv or vtt", mixinStandardHelpOptions = true)
 final class ExportCommand implements Callable<Integer> {
     private final Output output;
     private final Clock clock;
@@ -40,6 +43,8 @@ final class ExportCommand implements Callable<Integer> {
 
     @Parameters(index = "1", paramLabel = "OUT", description = "a file (bundle, csv) or a folder (json, vtt)")
     private Path out;
+
+    private final List<Path> written = new ArrayList<>();
 
     ExportCommand(Output output, Clock clock) {
         this.output = output;
@@ -56,7 +61,7 @@ final class ExportCommand implements Callable<Integer> {
         try {
             records = RecordSource.load(library, clock).records();
             if (format.equals("bundle") && !Files.isDirectory(library) && !Bundle.isBundle(library)) {
-                try (Library open = Library.open(library, clock)) {
+                try (Library open = Library.read(library, clock)) {
                     plans = open.plans();
                 }
             }
@@ -66,8 +71,10 @@ final class ExportCommand implements Callable<Integer> {
         try {
             write(records, plans);
         } catch (IOException e) {
-            throw new Unreadable(out + ": could not be written (" + e.getMessage() + ")");
+            throw new Unreadable(out + ": could not be written (" + e.getMessage() + "); " + written.size()
+                    + " whole files are there");
         }
+        noted();
         Map<String, Object> done = new LinkedHashMap<>();
         done.put("format", format);
         done.put("out", out.toString());
@@ -77,15 +84,39 @@ final class ExportCommand implements Callable<Integer> {
         return Main.DONE;
     }
 
+    /** The library remembers what was written, so that forgetting an athlete finds it. */
+    private void noted() {
+        try {
+            if (Files.isDirectory(library)
+                    || Bundle.isBundle(library)
+                    || library.toString().endsWith(".json")) {
+                return;
+            }
+            try (Library open = Library.open(library, clock)) {
+                for (Path p : written) {
+                    open.exported(p, Set.of());
+                }
+            }
+        } catch (LibraryException | IOException e) {
+            output.say(
+                    "Written, but not noted in the library, which could not be written: forgetting an athlete will not find"
+                            + " these files.");
+        }
+    }
+
     private void write(List<MatchRecord> records, List<Plan> plans) throws IOException {
         switch (format) {
-            case "bundle" -> new Bundle(records, plans).write(out);
+            case "bundle" -> {
+                new Bundle(records, plans).write(out);
+                written.add(out);
+            }
             case "csv" -> {
-                Path part = out.resolveSibling(out.getFileName() + ".part");
-                try (Writer w = Files.newBufferedWriter(part, StandardCharsets.UTF_8)) {
-                    TagTable.write(records, w);
-                }
-                Files.move(part, out, StandardCopyOption.REPLACE_EXISTING);
+                WholeFile.write(out, part -> {
+                    try (Writer w = Files.newBufferedWriter(part, StandardCharsets.UTF_8)) {
+                        TagTable.write(records, w);
+                    }
+                });
+                written.add(out);
             }
             case "vtt" -> folder(records, ".vtt", r -> Captions.write(r, Lexicon.builtIn()));
             default -> folder(records, ".match.json", MatchJson::write);
@@ -95,8 +126,11 @@ final class ExportCommand implements Callable<Integer> {
     private void folder(List<MatchRecord> records, String ending, Function<MatchRecord, String> text)
             throws IOException {
         Files.createDirectories(out);
+        FileNames names = new FileNames();
         for (MatchRecord r : records) {
-            Files.writeString(out.resolve(Bundle.safe(r.id()) + ending), text.apply(r));
+            Path file = out.resolve(names.next(r.id()) + ending);
+            WholeFile.write(file, text.apply(r));
+            written.add(file);
         }
     }
 }

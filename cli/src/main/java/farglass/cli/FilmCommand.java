@@ -7,9 +7,11 @@ import farglass.film.map.ClockReading;
 import farglass.film.map.MapFinder;
 import farglass.film.map.Proposal;
 import farglass.film.reel.Still;
+import farglass.store.WholeFile;
 import farglass.time.Clock;
 import farglass.time.FilmTime;
 import farglass.time.Segment;
+import java.awt.image.BufferedImage;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.util.ArrayList;
@@ -23,7 +25,7 @@ import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
 
 /** What a film holds, and single frames of it. */
-@Command(name = "film", description = "Looks into a film file")
+@Command(name = "film", description = "Looks into a film file", mixinStandardHelpOptions = true)
 final class FilmCommand {
     private final Output output;
 
@@ -31,7 +33,7 @@ final class FilmCommand {
         this.output = output;
     }
 
-    @Command(name = "info", description = "Prints size, length, codec and frame count")
+    @Command(name = "info", description = "Prints size, length, codec and frame count", mixinStandardHelpOptions = true)
     int info(@Parameters(paramLabel = "FILM") Path path) throws Unreadable {
         try (FilmFile film = FilmFile.open(path)) {
             output.print(film.info());
@@ -41,7 +43,10 @@ final class FilmCommand {
         }
     }
 
-    @Command(name = "frame", description = "Writes the frame shown at a film time as PNG")
+    @Command(
+            name = "frame",
+            description = "Writes the frame shown at a film time as PNG",
+            mixinStandardHelpOptions = true)
     int frame(
             @Parameters(index = "0", paramLabel = "FILM") Path path,
             @Option(names = "--at", required = true, paramLabel = "MS") long ms,
@@ -52,19 +57,29 @@ final class FilmCommand {
         }
         try (FilmFile film = FilmFile.open(path)) {
             int frame = film.frameAt(FilmTime.ofMs(ms));
-            ImageIO.write(Still.of(film, frame), "png", out.toFile());
+            BufferedImage picture = Still.of(film, frame);
+            WholeFile.write(out, part -> {
+                if (!ImageIO.write(picture, "png", part.toFile())) {
+                    throw new IOException("a picture cannot be written there");
+                }
+            });
             Map<String, Object> done = new LinkedHashMap<>();
             done.put("frame", frame);
             done.put("ms", film.timeOf(frame).ms());
             done.put("out", out.toString());
             output.print(done);
             return Main.DONE;
-        } catch (FilmException | IOException e) {
+        } catch (FilmException e) {
             throw new Unreadable(e.getMessage());
+        } catch (IOException e) {
+            throw new Unreadable(out + ": could not be written (" + e.getMessage() + ")");
         }
     }
 
-    @Command(name = "map", description = "Proposes what the film shows when: live, replay, stoppage")
+    @Command(
+            name = "map",
+            description = "Proposes what the film shows when: live, replay, stoppage",
+            mixinStandardHelpOptions = true)
     int map(
             @Parameters(paramLabel = "FILM") Path path,
             @Option(names = "--box", paramLabel = "X,Y,W,H", description = "round the match clock, in pixels")

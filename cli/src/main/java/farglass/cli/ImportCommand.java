@@ -17,7 +17,7 @@ import picocli.CommandLine.Command;
 import picocli.CommandLine.Parameters;
 
 /** Takes match files, bundles or folders into a library: all of them, or none. */
-@Command(name = "import", description = "Takes match records into a library")
+@Command(name = "import", description = "Takes match records into a library", mixinStandardHelpOptions = true)
 final class ImportCommand implements Callable<Integer> {
     private final Output output;
     private final Clock clock;
@@ -45,6 +45,7 @@ final class ImportCommand implements Callable<Integer> {
                 records.addAll(loaded.records());
             }
             try (Library target = Library.open(library, clock)) {
+                target.onWarning(output::say);
                 target.addAll(records);
             }
         } catch (LibraryException e) {

@@ -1,16 +1,24 @@
 package farglass.cli;
 
+import farglass.text.PlainLine;
+import java.io.FileDescriptor;
+import java.io.FileOutputStream;
 import java.io.PrintStream;
 import java.io.PrintWriter;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.InvalidPathException;
+import java.nio.file.Path;
 import java.time.Clock;
 import picocli.CommandLine;
 import picocli.CommandLine.Command;
+import picocli.CommandLine.TypeConversionException;
 
 /** The batch part of {@code ./farglass}. */
 @Command(
         name = "farglass",
         description = "Far Glass, batch commands",
         subcommands = {
+            ListCommand.class,
             ProfileCommand.class,
             PlanCommand.class,
             SimulateCommand.class,
@@ -21,10 +29,16 @@ import picocli.CommandLine.Command;
             DebriefCommand.class,
             ImportCommand.class,
             ExportCommand.class,
+            VerifyCommand.class,
+            BackupCommand.class,
+            RestoreCommand.class,
             FilmCommand.class
         })
 public final class Main {
     static final int DONE = 0;
+    /** Something that must not happen did. */
+    static final int UNEXPECTED = 1;
+
     static final int BAD_ARGUMENTS = 2;
     static final int UNREADABLE = 3;
 
@@ -38,28 +52,67 @@ public final class Main {
      */
     static int run(PrintStream out, PrintStream err, Clock clock, String... args) {
         Main main = new Main();
-        CommandLine line = new CommandLine(main, new CommandFactory(new Output(out), clock));
-        line.setErr(new PrintWriter(err, true));
+        CommandLine line = new CommandLine(main, new CommandFactory(new Output(out, err), clock));
+        line.registerConverter(Path.class, Main::path);
+        line.setOut(new PrintWriter(out, true, StandardCharsets.UTF_8));
+        line.setErr(new PrintWriter(err, true, StandardCharsets.UTF_8));
+        line.setParameterExceptionHandler((e, given) -> {
+            err.println(PlainLine.message(e.getMessage()));
+            err.println("Its options: ./farglass "
+                    + e.getCommandLine().getCommandSpec().qualifiedName().replaceFirst("^farglass ?", "") + " --help");
+            return BAD_ARGUMENTS;
+        });
         line.setExecutionExceptionHandler((e, command, parsed) -> {
             if (e instanceof Unreadable) {
-                err.println(e.getMessage().replace('\n', ' '));
+                err.println(e.getMessage());
                 return UNREADABLE;
             }
             if (e instanceof IllegalArgumentException) {
-                err.println(e.getMessage());
+                err.println(PlainLine.message(e.getMessage()));
                 return BAD_ARGUMENTS;
             }
-            throw e;
+            return unexpected(err, e);
         });
         if (args.length == 0) {
             line.usage(err);
             return BAD_ARGUMENTS;
         }
-        return line.execute(args);
+        try {
+            return line.execute(args);
+        } catch (OutOfMemoryError e) {
+            err.println(
+                    "There was not enough memory for this input. Nothing was changed. Give a smaller one, or part of it.");
+            return UNREADABLE;
+        } catch (StackOverflowError e) {
+            return unexpected(err, e);
+        }
+    }
+
+    private static int unexpected(PrintStream err, Throwable e) {
+        StackTraceElement[] trace = e.getStackTrace();
+        err.println(PlainLine.message(
+                "Something went wrong that should not have (" + e.getClass().getSimpleName()
+                        + (trace.length == 0 ? "" : " at " + trace[0].getClassName() + ":" + trace[0].getLineNumber())
+                        + "). What was confirmed is kept. Please report it with this line."));
+        return UNEXPECTED;
+    }
+
+    private static Path path(String text) {
+        try {
+            return Path.of(text);
+        } catch (InvalidPathException e) {
+            throw new TypeConversionException(
+                    "the name \"" + text + "\" cannot be a file's here. If it holds letters beyond"
+                            + " English, set LC_ALL=C.UTF-8 and try again");
+        }
     }
 
     public static void main(String[] args) {
         System.setProperty("java.awt.headless", "true");
-        System.exit(run(System.out, System.err, Clock.systemDefaultZone(), args));
+        PrintStream out = new PrintStream(new FileOutputStream(FileDescriptor.out), true, StandardCharsets.UTF_8);
+        PrintStream err = new PrintStream(new FileOutputStream(FileDescriptor.err), true, StandardCharsets.UTF_8);
+        int code = run(out, err, Clock.systemDefaultZone(), args);
+        out.flush();
+        System.exit(code);
     }
 }

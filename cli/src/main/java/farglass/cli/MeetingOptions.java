@@ -73,7 +73,7 @@ final class MeetingOptions {
         errors = loaded.errors();
         for (String id : List.of(us, them)) {
             if (loaded.records().stream().noneMatch(r -> r.cornerOf(id).isPresent())) {
-                throw new Unreadable(library + ": no match of an athlete with id " + id);
+                throw KnownIds.unknown(library, id, loaded.records());
             }
         }
         index = LibraryIndex.of(loaded.records(), Lexicon.builtIn());

@@ -13,7 +13,7 @@ import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Option;
 
 /** Prints how best to fight an opponent. */
-@Command(name = "plan", description = "Prints the computed plan against an opponent")
+@Command(name = "plan", description = "Prints the computed plan against an opponent", mixinStandardHelpOptions = true)
 final class PlanCommand implements Callable<Integer> {
     private final Output output;
     private final Clock clock;

@@ -20,7 +20,7 @@ import picocli.CommandLine.Command;
 import picocli.CommandLine.Option;
 
 /** Prints what an athlete does. */
-@Command(name = "profile", description = "Prints the profile of an athlete")
+@Command(name = "profile", description = "Prints the profile of an athlete", mixinStandardHelpOptions = true)
 final class ProfileCommand implements Callable<Integer> {
     /** Seed of the bootstrap checks, fixed so that the same library prints the same document. */
     static final long SEED = 1;
@@ -83,7 +83,7 @@ final class ProfileCommand implements Callable<Integer> {
             throw new Unreadable(e.getMessage());
         }
         if (loaded.records().stream().noneMatch(r -> r.cornerOf(athlete).isPresent())) {
-            throw new Unreadable(library + ": no match of an athlete with id " + athlete);
+            throw KnownIds.unknown(library, athlete, loaded.records());
         }
         Filter filter = new Filter(
                 attire, ruleset, null, null, halfLife == 0 ? null : Double.valueOf(halfLife), asOf, !noBaseline);

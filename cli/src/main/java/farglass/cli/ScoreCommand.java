@@ -14,7 +14,7 @@ import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
 
 /** Prints the score worked out from the tags. */
-@Command(name = "score", description = "Works out the score of match records")
+@Command(name = "score", description = "Works out the score of match records", mixinStandardHelpOptions = true)
 final class ScoreCommand implements Callable<Integer> {
     private final Output output;
 

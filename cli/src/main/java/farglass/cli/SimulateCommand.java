@@ -25,7 +25,10 @@ import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Option;
 
 /** Plays a match-up many times. */
-@Command(name = "simulate", description = "Plays a match-up many times and prints how it ends")
+@Command(
+        name = "simulate",
+        description = "Plays a match-up many times and prints how it ends",
+        mixinStandardHelpOptions = true)
 final class SimulateCommand implements Callable<Integer> {
     /** Records written at the most. */
     private static final int WRITTEN = 1000;

@@ -168,6 +168,27 @@ public sealed interface Edit {
         return edits.size() == 1 ? edits.get(0) : new Batch(edits);
     }
 
+    /** One edit that makes a record into another of the same id; unknown fields of the record itself are not an edit's to change. */
+    static Edit between(MatchRecord before, MatchRecord after) {
+        List<Edit> edits = new ArrayList<>();
+        for (int i = before.tags().size() - 1; i >= 0; i--) {
+            edits.add(new Remove(i, before.tags().get(i)));
+        }
+        if (before.kind() != after.kind()) {
+            edits.add(new SetKind(before.kind(), after.kind()));
+        }
+        if (!before.details().equals(after.details())) {
+            edits.add(new SetDetails(before.details(), after.details()));
+        }
+        if (!before.films().equals(after.films())) {
+            edits.add(new SetFilms(before.films(), after.films()));
+        }
+        for (int i = 0; i < after.tags().size(); i++) {
+            edits.add(new Add(i, after.tags().get(i)));
+        }
+        return new Batch(edits);
+    }
+
     static Edit remove(MatchRecord r, int index) {
         return new Remove(index, r.tags().get(index));
     }

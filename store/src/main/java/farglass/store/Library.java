@@ -4,18 +4,13 @@ import farglass.match.Edit;
 import farglass.match.MatchRecord;
 import farglass.plan.Assignment;
 import farglass.plan.Plan;
-import farglass.store.json.EditJson;
-import farglass.store.json.FormatException;
-import farglass.store.json.MatchJson;
-import farglass.store.json.PlanJson;
 import java.io.IOException;
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.sql.Connection;
 import java.sql.SQLException;
+import java.sql.Statement;
 import java.time.Clock;
 import java.time.Instant;
-import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
@@ -23,58 +18,91 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Consumer;
 import org.jdbi.v3.core.Handle;
-import org.jdbi.v3.core.HandleCallback;
 import org.jdbi.v3.core.Jdbi;
 import org.jdbi.v3.core.JdbiException;
-import org.jdbi.v3.core.statement.UnableToExecuteStatementException;
 
 /**
  * The user's work in one file: matches with their edit logs, plans with their versions, assignments, settings.
  *
- * <p>Every change is one transaction, on disk before the method returns. All methods may be called from any thread; they
- * run one after the other and should not be called from the interface thread for more than a tag at a time.
+ * <p>Every change is one transaction that reads, checks and writes, and is on disk before the method returns. All methods may be
+ * called from any thread; they run one after the other and should not be called from the interface thread for more than a tag at
+ * a time.
  */
 public final class Library implements AutoCloseable {
-    private String author;
+    /** Setting: a folder for a second copy of each day's backup. */
+    public static final String SECOND_BACKUPS = "backup.second";
+
     private final Path file;
-    private final LibraryFile.Lock lock;
+    private final Clock clock;
+    private final Backups backups;
+    private final LibraryLock lock;
     private final Connection connection;
     private final Handle handle;
-    private final Clock clock;
+    private final MatchRows matches;
+    private final PlanRows plans;
+    /** Null for a library that is only read. */
+    private final OpenFile open;
+    /** Made for reading and deleted when it is closed, or null. */
+    private final Path copy;
+
+    private final List<String> unheard = new ArrayList<>();
+    private Consumer<String> warned;
+    private String author;
     private boolean backedUp;
 
-    private Library(Path file, LibraryFile.Lock lock, Connection connection, Clock clock) {
+    private Library(Path file, Clock clock, LibraryLock lock) throws LibraryException {
         this.file = file;
-        this.lock = lock;
-        this.connection = connection;
-        this.handle = Jdbi.create(connection).open();
         this.clock = clock;
+        this.lock = lock;
+        this.backups = new Backups(file, clock, this::warn);
+        if (lock == null) {
+            LibraryFile.Reading reading = LibraryFile.readable(file, backups);
+            this.connection = reading.connection();
+            this.copy = reading.copy();
+        } else {
+            this.connection = LibraryFile.writable(file, backups);
+            this.copy = null;
+        }
+        try {
+            this.handle = Jdbi.create(connection).open();
+            this.matches = new MatchRows(handle, LibraryFile.version(connection) != 1);
+            this.plans = new PlanRows(handle);
+            this.open = lock == null ? null : new OpenFile(file, lock, backups);
+        } catch (JdbiException | SQLException | IOException e) {
+            closeConnection();
+            throw LibraryFile.damaged(file, backups, e);
+        }
     }
 
     /**
      * Opens a library, making it when it does not exist.
      *
      * @param clock gives the dates of edits and backups
-     * @throws LibraryException when it is open elsewhere, read-only, from a newer version, or not a library
+     * @throws LibraryException when it is open elsewhere, read-only, from a newer version, damaged, or not a library
      */
     public static Library open(Path file, Clock clock) throws LibraryException {
+        Path real = LibraryFile.real(file);
+        LibraryLock lock = LibraryLock.take(real);
         try {
-            Path folder = file.toAbsolutePath().getParent();
-            if (folder != null) {
-                Files.createDirectories(folder);
-            }
-        } catch (IOException e) {
-            throw new LibraryException(
-                    "The folder of " + file + " cannot be made. Nothing was changed. Choose another folder.", e);
-        }
-        LibraryFile.Lock lock = LibraryFile.Lock.take(file);
-        try {
-            return new Library(file, lock, LibraryFile.connect(file), clock);
-        } catch (LibraryException e) {
+            return new Library(real, clock, lock);
+        } catch (LibraryException | RuntimeException e) {
             lock.close();
             throw e;
         }
+    }
+
+    /**
+     * Opens a library to be read only: it may be open in a window, lie on a medium that cannot be written, or be of another
+     * version. Nothing about it changes, every method that would change something throws.
+     */
+    public static Library read(Path file, Clock clock) throws LibraryException {
+        return new Library(LibraryFile.real(file), clock, null);
+    }
+
+    public boolean readOnly() {
+        return open == null;
     }
 
     public Path file() {
@@ -86,25 +114,33 @@ public final class Library implements AutoCloseable {
         return file.toAbsolutePath().getParent();
     }
 
+    /** Where its copies lie. */
+    public Backups backups() {
+        return backups;
+    }
+
+    /** Who hears what could not be done beside a change, such as the day's backup; what was said before is said now. */
+    public synchronized void onWarning(Consumer<String> listener) {
+        warned = listener;
+        unheard.forEach(listener);
+        unheard.clear();
+    }
+
+    private synchronized void warn(String sentence) {
+        if (warned == null) {
+            unheard.add(sentence);
+        } else {
+            warned.accept(sentence);
+        }
+    }
+
     /** All records that are not removed, oldest first. */
     public synchronized List<MatchRecord> matches() throws LibraryException {
-        List<MatchRecord> records =
-                Documents.matches(handle.createQuery("SELECT document FROM match_record WHERE removed = 0 ORDER BY id")
-                        .map((row, context) -> row.getBytes(1))
-                        .list());
-        records.sort(java.util.Comparator.comparing(
-                        (MatchRecord r) -> r.details().date(),
-                        java.util.Comparator.nullsLast(java.util.Comparator.<LocalDate>naturalOrder()))
-                .thenComparing(MatchRecord::id));
-        return records;
+        return look(matches::all);
     }
 
     public synchronized Optional<MatchRecord> match(String id) throws LibraryException {
-        Optional<String> document = handle.createQuery("SELECT document FROM match_record WHERE id = :id")
-                .bind("id", id)
-                .mapTo(String.class)
-                .findOne();
-        return document.isEmpty() ? Optional.empty() : Optional.of(Documents.match(document.get()));
+        return look(() -> matches.match(id));
     }
 
     /** @throws LibraryException when a record of that id is there already */
@@ -112,42 +148,42 @@ public final class Library implements AutoCloseable {
         addAll(List.of(record));
     }
 
-    /** Adds all records or, when one of them cannot be added, none. */
+    /**
+     * Adds all records or, when one of them cannot be added, none. A match that had been removed comes back as it is given, with
+     * its history and one step more.
+     */
     public synchronized void addAll(List<MatchRecord> records) throws LibraryException {
-        Set<String> ids = new HashSet<>();
-        for (MatchRecord r : records) {
-            if (!ids.add(r.id())) {
-                throw new LibraryException("Two of these matches have the id " + r.id()
-                        + ". Nothing was added. Give one of them another id.");
-            }
-            Optional<MatchRecord> there = match(r.id());
-            if (there.isPresent() && !isRemoved(r.id())) {
-                throw new LibraryException("A match with id " + r.id() + " is in the library already. It was kept as"
-                        + " it is, nothing was added. Give the new one another id, or remove the old one first.");
-            }
-        }
-        write(h -> {
+        change(() -> {
+            Set<String> ids = new HashSet<>();
             for (MatchRecord r : records) {
-                h.execute("DELETE FROM edit_log WHERE match_id = ?", r.id());
-                h.execute("DELETE FROM match_record WHERE id = ?", r.id());
-                h.execute("INSERT INTO match_record (id, document) VALUES (?, ?)", r.id(), MatchJson.write(r));
+                if (!ids.add(r.id())) {
+                    throw new LibraryException("Two of these matches have the id " + r.id()
+                            + ". Nothing was added. Give one of them another id.");
+                }
+                Optional<MatchRecord> there = matches.match(r.id());
+                if (there.isEmpty()) {
+                    matches.insert(r);
+                } else if (matches.removed(r.id())) {
+                    matches.setRemoved(r.id(), false);
+                    if (!there.get().equals(r)) {
+                        matches.append(there.get(), r, Edit.between(there.get(), r), clock.instant(), author);
+                    }
+                } else {
+                    throw new LibraryException(
+                            "A match with id " + r.id() + " is in the library already. It was kept as"
+                                    + " it is, nothing was added. Give the new one another id, or remove the old one first.");
+                }
             }
             return null;
         });
     }
 
-    private boolean isRemoved(String id) {
-        return handle.createQuery("SELECT removed FROM match_record WHERE id = :id")
-                        .bind("id", id)
-                        .mapTo(Integer.class)
-                        .findOne()
-                        .orElse(0)
-                == 1;
-    }
-
     /** Takes a match out of sight, or back in. Nothing is deleted. */
     public synchronized void setRemoved(String id, boolean removed) throws LibraryException {
-        write(h -> h.execute("UPDATE match_record SET removed = ? WHERE id = ?", removed ? 1 : 0, id));
+        change(() -> {
+            matches.setRemoved(id, removed);
+            return null;
+        });
     }
 
     /**
@@ -156,21 +192,12 @@ public final class Library implements AutoCloseable {
      * @return the record after the edit, which is on disk
      */
     public synchronized MatchRecord apply(String id, Edit edit) throws LibraryException {
-        MatchRecord before = known(id);
-        MatchRecord after = edit.apply(before);
-        int applied = applied(id);
-        write(h -> {
-            h.execute("DELETE FROM edit_log WHERE match_id = ? AND n > ?", id, applied);
-            h.execute(
-                    "INSERT INTO edit_log (match_id, n, edit, made_at, made_by) VALUES (?, ?, ?, ?, ?)",
-                    id,
-                    applied + 1,
-                    EditJson.write(edit, before),
-                    clock.instant().toString(),
-                    author);
-            return store(h, after, applied + 1);
+        return change(() -> {
+            MatchRecord before = matches.known(id);
+            MatchRecord after = edit.apply(before);
+            matches.append(before, after, edit, clock.instant(), author);
+            return after;
         });
-        return after;
     }
 
     /** Who makes the edits from now on; null for nobody in particular. */
@@ -189,275 +216,265 @@ public final class Library implements AutoCloseable {
 
     /** Every confirmed edit of a record, oldest first. */
     public synchronized List<Step> history(String id) throws LibraryException {
-        int applied = applied(id);
-        List<Step> steps = new ArrayList<>();
-        try {
-            for (Map<String, Object> row : handle.createQuery(
-                            "SELECT n, edit, made_at, made_by FROM edit_log WHERE match_id = :id ORDER BY n")
-                    .bind("id", id)
-                    .mapToMap()
-                    .list()) {
-                int n = ((Number) row.get("n")).intValue();
-                Object by = row.get("made_by");
-                steps.add(new Step(
-                        n,
-                        Instant.parse(row.get("made_at").toString()),
-                        by == null ? null : by.toString(),
-                        EditJson.read(row.get("edit").toString()),
-                        n <= applied));
-            }
-        } catch (FormatException e) {
-            throw Documents.damaged(e);
-        }
-        return steps;
-    }
-
-    private static int store(Handle h, MatchRecord record, int applied) {
-        return h.execute(
-                "UPDATE match_record SET document = ?, edits_applied = ? WHERE id = ?",
-                MatchJson.write(record),
-                applied,
-                record.id());
+        return look(() -> matches.history(id));
     }
 
     /** Takes back the last edit; empty when there is none. */
     public synchronized Optional<MatchRecord> undo(String id) throws LibraryException {
-        int applied = applied(id);
-        Optional<Edit> last = edit(id, applied);
-        return last.isEmpty()
-                ? Optional.empty()
-                : Optional.of(step(id, last.get().inverse(), applied - 1));
+        return change(() -> {
+            int applied = matches.applied(id);
+            Optional<Edit> last = matches.edit(id, applied);
+            return last.isEmpty()
+                    ? Optional.empty()
+                    : Optional.of(step(id, last.get().inverse(), applied - 1));
+        });
     }
 
     /** Does again what was undone; empty when there is nothing. */
     public synchronized Optional<MatchRecord> redo(String id) throws LibraryException {
-        int applied = applied(id);
-        Optional<Edit> next = edit(id, applied + 1);
-        return next.isEmpty() ? Optional.empty() : Optional.of(step(id, next.get(), applied + 1));
+        return change(() -> {
+            int applied = matches.applied(id);
+            Optional<Edit> next = matches.edit(id, applied + 1);
+            return next.isEmpty() ? Optional.empty() : Optional.of(step(id, next.get(), applied + 1));
+        });
     }
 
     private MatchRecord step(String id, Edit edit, int applied) throws LibraryException {
-        MatchRecord after = edit.apply(known(id));
-        write(h -> store(h, after, applied));
+        MatchRecord after = edit.apply(matches.known(id));
+        matches.store(after, applied);
         return after;
     }
 
     public synchronized boolean canUndo(String id) throws LibraryException {
-        return applied(id) > 0;
+        return look(() -> matches.applied(id) > 0);
     }
 
     public synchronized boolean canRedo(String id) throws LibraryException {
-        return edit(id, applied(id) + 1).isPresent();
-    }
-
-    private int applied(String id) {
-        return handle.createQuery("SELECT edits_applied FROM match_record WHERE id = :id")
-                .bind("id", id)
-                .mapTo(Integer.class)
-                .findOne()
-                .orElse(0);
-    }
-
-    private Optional<Edit> edit(String id, int n) throws LibraryException {
-        Optional<String> document = handle.createQuery("SELECT edit FROM edit_log WHERE match_id = :id AND n = :n")
-                .bind("id", id)
-                .bind("n", n)
-                .mapTo(String.class)
-                .findOne();
-        try {
-            return document.isEmpty() ? Optional.empty() : Optional.of(EditJson.read(document.get()));
-        } catch (FormatException e) {
-            throw Documents.damaged(e);
-        }
-    }
-
-    private MatchRecord known(String id) throws LibraryException {
-        return match(id).orElseThrow(() -> new LibraryException("There is no match " + id + " in the library."));
+        return look(() -> matches.edit(id, matches.applied(id) + 1).isPresent());
     }
 
     /** All plans as they stand. */
     public synchronized List<Plan> plans() throws LibraryException {
-        List<Plan> plans = new ArrayList<>();
-        for (String d : handle.createQuery("SELECT v.document FROM plan p JOIN plan_version v"
-                        + " ON v.plan_id = p.id AND v.n = p.current_version ORDER BY p.id")
-                .mapTo(String.class)
-                .list()) {
-            plans.add(Documents.plan(d));
-        }
-        return plans;
+        return look(plans::all);
     }
 
     /** Keeps a new version of a plan; versions that had been undone are dropped. */
     public synchronized void save(Plan plan) throws LibraryException {
-        int version = planVersion(plan.id());
-        write(h -> {
-            h.execute("DELETE FROM plan_version WHERE plan_id = ? AND n > ?", plan.id(), version);
-            h.execute(
-                    "INSERT INTO plan_version (plan_id, n, document, made_at) VALUES (?, ?, ?, ?)",
-                    plan.id(),
-                    version + 1,
-                    PlanJson.write(plan),
-                    clock.instant().toString());
-            h.execute("DELETE FROM plan WHERE id = ?", plan.id());
-            return h.execute("INSERT INTO plan (id, current_version) VALUES (?, ?)", plan.id(), version + 1);
+        change(() -> {
+            plans.save(plan, clock.instant());
+            return null;
         });
     }
 
     /** Keeps a changed plan; the first change of a plan keeps what was there before it, so that it can be taken back. */
     public synchronized void save(Plan before, Plan after) throws LibraryException {
-        if (planVersion(before.id()) == 0) {
-            save(before);
-        }
-        save(after);
+        change(() -> {
+            if (plans.version(before.id()) == 0) {
+                plans.save(before, clock.instant());
+            }
+            plans.save(after, clock.instant());
+            return null;
+        });
     }
 
     /** The plan one version earlier ({@code step} -1) or later (1), which then stands; empty when there is none. */
     public synchronized Optional<Plan> stepPlan(String id, int step) throws LibraryException {
-        int version = planVersion(id) + step;
-        Optional<String> document = handle.createQuery(
-                        "SELECT document FROM plan_version WHERE plan_id = :id AND n = :n")
-                .bind("id", id)
-                .bind("n", version)
-                .mapTo(String.class)
-                .findOne();
-        if (document.isEmpty()) {
-            return Optional.empty();
-        }
-        write(h -> h.execute("UPDATE plan SET current_version = ? WHERE id = ?", version, id));
-        return Optional.of(Documents.plan(document.get()));
-    }
-
-    private int planVersion(String id) {
-        return handle.createQuery("SELECT current_version FROM plan WHERE id = :id")
-                .bind("id", id)
-                .mapTo(Integer.class)
-                .findOne()
-                .orElse(0);
+        return change(() -> plans.step(id, step));
     }
 
     public synchronized List<Assignment> assignments() throws LibraryException {
-        List<Assignment> list = new ArrayList<>();
-        try {
-            for (String d : handle.createQuery("SELECT document FROM assignment ORDER BY place, id")
-                    .mapTo(String.class)
-                    .list()) {
-                list.add(PlanJson.readAssignment(d));
-            }
-        } catch (FormatException e) {
-            throw Documents.damaged(e);
-        }
-        return list;
+        return look(plans::assignments);
     }
 
     /** Keeps an assignment; a new one goes to the end of the list. */
     public synchronized void save(Assignment a) throws LibraryException {
-        write(h -> {
-            int changed = h.execute("UPDATE assignment SET document = ? WHERE id = ?", PlanJson.write(a), a.id());
-            return changed > 0
-                    ? changed
-                    : h.execute(
-                            "INSERT INTO assignment (id, place, document)"
-                                    + " SELECT ?, COALESCE(MAX(place), 0) + 1, ? FROM assignment",
-                            a.id(),
-                            PlanJson.write(a));
+        change(() -> {
+            plans.save(a);
+            return null;
         });
     }
 
     /** What would be deleted with an athlete; nothing is changed. */
     public synchronized Forgetting concerning(String athlete) throws LibraryException {
-        return Forgetting.of(athlete, handle, plans(), assignments(), file);
+        return look(() -> Forgetting.of(athlete, handle, file, backups.everything(secondBackups())));
     }
 
     /**
-     * Deletes an athlete for good: all that was said before, from the library, from its copies and from the films in its folder. The
-     * one thing here that cannot be taken back.
+     * Deletes an athlete for good: all that was said before, from the library, from its copies and from the files in its folder.
+     * The one thing here that cannot be taken back.
      *
      * @return files that could not be deleted; empty when all is gone
      */
     public synchronized List<Path> forget(Forgetting f) throws LibraryException {
-        List<Plan> plans = plans();
-        List<Assignment> assignments = assignments();
-        write(h -> {
-            f.delete(h, plans, assignments);
+        change(() -> {
+            f.delete(handle);
             return null;
         });
-        try (var s = connection.createStatement()) {
+        try (Statement s = connection.createStatement()) {
             // what was deleted still lies in free pages and in the journal
             s.execute("VACUUM");
             s.execute("PRAGMA wal_checkpoint(TRUNCATE)");
+            open.resized();
         } catch (SQLException e) {
             throw new LibraryException(
-                    "The athlete is out of the library, but its free room could not be wiped (" + reason(e)
+                    "The athlete is out of the library, but its free room could not be wiped (" + LibraryFile.reason(e)
                             + "). Make room on the disk and forget the athlete again.",
                     e);
         }
-        List<Path> left = new ArrayList<>();
-        List<Path> files = new ArrayList<>(f.films());
-        files.addAll(LibraryFile.backups(file));
-        for (Path p : files) {
-            try {
-                Files.deleteIfExists(p);
-            } catch (IOException e) {
-                left.add(p);
-            }
-        }
-        return left;
+        backedUp = false;
+        return f.deleteFiles(backups.everything(secondBackups()));
     }
 
-    public synchronized Optional<String> setting(String name) {
-        return handle.createQuery("SELECT text FROM setting WHERE name = :name")
+    public synchronized Optional<String> setting(String name) throws LibraryException {
+        return look(() -> handle.createQuery("SELECT text FROM setting WHERE name = :name")
                 .bind("name", name)
                 .mapTo(String.class)
-                .findOne();
+                .findOne());
     }
 
     /** Everything that was set, by name. */
-    public synchronized Map<String, String> settings() {
-        Map<String, String> all = new LinkedHashMap<>();
-        handle.createQuery("SELECT name, text FROM setting ORDER BY name")
-                .map((row, context) -> Map.entry(row.getString(1), row.getString(2)))
-                .forEach(e -> all.put(e.getKey(), e.getValue()));
-        return all;
-    }
-
-    public synchronized void set(String name, String text) throws LibraryException {
-        write(h -> {
-            h.execute("DELETE FROM setting WHERE name = ?", name);
-            return h.execute("INSERT INTO setting (name, text) VALUES (?, ?)", name, text);
+    public synchronized Map<String, String> settings() throws LibraryException {
+        return look(() -> {
+            Map<String, String> all = new LinkedHashMap<>();
+            handle.createQuery("SELECT name, text FROM setting ORDER BY name")
+                    .map((row, context) -> Map.entry(row.getString(1), row.getString(2)))
+                    .forEach(e -> all.put(e.getKey(), e.getValue()));
+            return all;
         });
     }
 
-    private void write(HandleCallback<Object, RuntimeException> change) throws LibraryException {
+    public synchronized void set(String name, String text) throws LibraryException {
+        change(() -> {
+            handle.execute("DELETE FROM setting WHERE name = ?", name);
+            return handle.execute("INSERT INTO setting (name, text) VALUES (?, ?)", name, text);
+        });
+    }
+
+    /**
+     * Notes a file that was written outside the library, so that forgetting an athlete reaches it.
+     *
+     * @param athletes ids of those it tells of; empty for everybody
+     */
+    public synchronized void exported(Path written, Set<String> athletes) throws LibraryException {
+        change(() -> {
+            Exported.note(handle, written, athletes, clock.instant());
+            return null;
+        });
+    }
+
+    /**
+     * Makes a copy of the library now.
+     *
+     * @param where null for the usual folder
+     * @return the copy
+     */
+    public synchronized Path backUp(Path where) throws LibraryException {
+        return backups.asked(connection, where);
+    }
+
+    private Path secondBackups() throws LibraryException {
+        return setting(SECOND_BACKUPS)
+                .filter(s -> !s.isBlank())
+                .map(s -> folder().resolve(s))
+                .orElse(null);
+    }
+
+    Handle handle() {
+        return handle;
+    }
+
+    Connection connection() {
+        return connection;
+    }
+
+    /** Work on the library's rows. */
+    interface Work<T> {
+        T done() throws LibraryException;
+    }
+
+    private <T> T look(Work<T> work) throws LibraryException {
         try {
-            if (!backedUp) {
-                LibraryFile.backUp(connection, file, LocalDate.now(clock));
-                backedUp = true;
-            }
-            handle.inTransaction(change);
-        } catch (UnableToExecuteStatementException e) {
-            throw new LibraryException(
-                    "The library could not be written (" + reason(e) + "). What was confirmed before is kept, this"
-                            + " change is not. Make room on the disk or check that the folder is writable.",
-                    e);
-        } catch (JdbiException | SQLException | IOException e) {
-            throw new LibraryException(
-                    "The library could not be written (" + reason(e) + "). What was confirmed before is kept.", e);
+            return work.done();
+        } catch (JdbiException e) {
+            throw LibraryFile.damaged(file, backups, e);
         }
     }
 
-    private static String reason(Exception e) {
-        Throwable cause = e.getCause() == null ? e : e.getCause();
-        return String.valueOf(cause.getMessage()).lines().findFirst().orElse("");
+    /** Reads, checks and writes in one transaction, which holds the file from its beginning. */
+    synchronized <T> T change(Work<T> work) throws LibraryException {
+        if (open == null) {
+            throw new LibraryException(
+                    LibraryException.Kind.READ_ONLY,
+                    "The library " + file + " was opened for reading only. Nothing was changed.",
+                    null);
+        }
+        open.check(connection);
+        if (!backedUp) {
+            backups.daily(connection, secondBackups());
+            backedUp = true;
+        }
+        T done;
+        try {
+            done = transaction(work);
+        } catch (JdbiException | SQLException e) {
+            throw new LibraryException(
+                    "The library could not be written (" + LibraryFile.reason(e)
+                            + "). What was confirmed before is kept,"
+                            + " this change is not. Make room on the disk or check that the folder is writable.",
+                    e);
+        }
+        open.check(connection);
+        return done;
+    }
+
+    /** Begun and ended by statement: the driver's own way does not come back from a begin that the disk refuses. */
+    private <T> T transaction(Work<T> work) throws LibraryException, SQLException {
+        try (Statement s = connection.createStatement()) {
+            s.execute("BEGIN IMMEDIATE");
+            boolean committed = false;
+            try {
+                T done = work.done();
+                s.execute("COMMIT");
+                committed = true;
+                return done;
+            } finally {
+                if (!committed) {
+                    rollBack(s);
+                }
+            }
+        }
+    }
+
+    private static void rollBack(Statement s) {
+        try {
+            s.execute("ROLLBACK");
+        } catch (SQLException ignored) {
+            // the database has rolled back by itself
+        }
     }
 
     @Override
     public synchronized void close() {
+        if (open != null) {
+            try {
+                open.check(connection);
+            } catch (LibraryException e) {
+                warn(e.getMessage());
+            }
+        }
         handle.close();
+        closeConnection();
+        if (lock != null) {
+            lock.close();
+        }
+    }
+
+    private void closeConnection() {
         try {
             connection.close();
         } catch (SQLException ignored) {
             // every change is committed already
         }
-        lock.close();
+        LibraryFile.drop(copy);
     }
 }

@@ -2,11 +2,38 @@ package farglass.store;
 
 /** The library cannot do what was asked. The message says what happened, what was kept and what to do. */
 public final class LibraryException extends Exception {
+    /** Why, where it decides what can be offered. */
+    public enum Kind {
+        /** No more than the message says. */
+        OTHER,
+        /** Another window or program holds it. */
+        IN_USE,
+        /** It may not be written. */
+        READ_ONLY,
+        /** A newer program wrote it. */
+        NEWER,
+        /** It cannot be read, or not all of it. */
+        DAMAGED,
+        /** It is not there, while backups of it are. */
+        MISSING
+    }
+
+    private final Kind kind;
+
     public LibraryException(String message) {
-        super(message);
+        this(Kind.OTHER, message, null);
     }
 
     public LibraryException(String message, Throwable cause) {
+        this(Kind.OTHER, message, cause);
+    }
+
+    public LibraryException(Kind kind, String message, Throwable cause) {
         super(message, cause);
+        this.kind = kind;
+    }
+
+    public Kind kind() {
+        return kind;
     }
 }

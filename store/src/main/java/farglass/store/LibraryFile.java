@@ -1,180 +1,338 @@
 package farglass.store;
 
 import java.io.IOException;
-import java.nio.channels.FileChannel;
-import java.nio.channels.FileLock;
-import java.nio.channels.OverlappingFileLockException;
+import java.nio.ByteBuffer;
+import java.nio.channels.SeekableByteChannel;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.nio.file.StandardOpenOption;
+import java.nio.file.StandardCopyOption;
 import java.sql.Connection;
 import java.sql.DriverManager;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.sql.Statement;
-import java.time.LocalDate;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Properties;
 import java.util.stream.Stream;
 import org.flywaydb.core.Flyway;
 import org.flywaydb.core.api.FlywayException;
 
-/** Opens, locks, migrates and backs up the file of a library. */
+/** Opens, makes and migrates the SQLite file of a library. */
 final class LibraryFile {
     /** Version of the newest migration; also kept in the file's {@code user_version}. */
-    static final int VERSION = 2;
+    static final int VERSION = 3;
 
-    private static final int BACKUPS = 7;
+    /** First bytes of every SQLite file, see its "Database File Format", section 1.3. */
+    private static final byte[] HEAD = "SQLite format 3\0".getBytes(StandardCharsets.US_ASCII);
+
+    private static final int HEADER_BYTES = 100;
 
     private LibraryFile() {}
 
-    /** A lock file beside the library, held while it is open. */
-    record Lock(FileChannel channel, FileLock lock) implements AutoCloseable {
-        static Lock take(Path library) throws LibraryException {
-            Path file = library.resolveSibling(library.getFileName() + ".lock");
-            FileChannel channel = null;
-            try {
-                channel = FileChannel.open(file, StandardOpenOption.CREATE, StandardOpenOption.WRITE);
-                FileLock lock = channel.tryLock();
-                if (lock != null) {
-                    return new Lock(channel, lock);
-                }
-                channel.close();
-            } catch (OverlappingFileLockException e) {
-                closeQuietly(channel);
-            } catch (IOException e) {
-                closeQuietly(channel);
-                throw new LibraryException(
-                        "The library " + library + " cannot be written: its folder is read-only or gone."
-                                + " Nothing was changed. Move it to a folder you may write to.",
-                        e);
-            }
-            throw new LibraryException("The library " + library + " is open in another window or program."
-                    + " Nothing was changed. Close it there first.");
-        }
+    /** A connection and whether nothing of it can be written. */
+    record Reading(Connection connection, Path copy) {}
 
-        private static void closeQuietly(FileChannel channel) {
-            try {
-                if (channel != null) {
-                    channel.close();
-                }
-            } catch (IOException ignored) {
-                // the lock was not taken, there is nothing left to lose
+    /**
+     * The path by which every program reaches the same file: links are followed.
+     *
+     * @throws LibraryException when a link leads nowhere or the folder cannot be made
+     */
+    static Path real(Path file) throws LibraryException {
+        try {
+            if (Files.exists(file)) {
+                return file.toRealPath();
             }
-        }
-
-        @Override
-        public void close() {
-            try {
-                lock.release();
-                channel.close();
-            } catch (IOException ignored) {
-                // the operating system frees the lock with the process
+            if (Files.isSymbolicLink(file)) {
+                throw new LibraryException("The library " + file + " is a link to " + Files.readSymbolicLink(file)
+                        + ", which is not there. Nothing was changed. Mount or move it back, or open another one.");
             }
+            Path folder = file.toAbsolutePath().getParent();
+            if (folder == null) {
+                return file.toAbsolutePath();
+            }
+            Files.createDirectories(folder);
+            return folder.toRealPath().resolve(file.getFileName());
+        } catch (IOException e) {
+            throw new LibraryException(
+                    "The folder of " + file + " cannot be made. Nothing was changed. Choose another folder.", e);
         }
     }
 
-    static Connection connect(Path file) throws LibraryException {
-        if (Files.exists(file) && !Files.isWritable(file)) {
-            throw new LibraryException("The library " + file + " is read-only. Nothing was changed."
-                    + " Make it writable, or copy it elsewhere and open the copy.");
+    /** Opens for writing; a library that is not there is made, an older one brought to today's form after a backup. */
+    static Connection writable(Path file, Backups backups) throws LibraryException {
+        if (!Files.exists(file)) {
+            if (backups.newest().isPresent()) {
+                throw new LibraryException(
+                        LibraryException.Kind.MISSING,
+                        "The library " + file + " is not there, but its backups are. Nothing was changed. Bring one"
+                                + " back (restore), or move the folder \"backups\" away to begin anew.",
+                        null);
+            }
+            make(file);
         }
-        String url = "jdbc:sqlite:" + file.toAbsolutePath();
+        examine(file, backups);
+        if (!Files.isWritable(file)) {
+            throw new LibraryException(
+                    LibraryException.Kind.READ_ONLY,
+                    "The library " + file + " is read-only. Nothing was changed."
+                            + " Make it writable, or copy it elsewhere and open the copy.",
+                    null);
+        }
+        if (names(file) > 1) {
+            // SQLite keeps its journal by the file's name: what is confirmed under one would be missed under the other
+            throw new LibraryException("The library " + file + " has a second name (a hard link). Nothing was changed."
+                    + " Copy it to a file of its own and open the copy, or delete the other name.");
+        }
         try {
-            Connection c = DriverManager.getConnection(url, new Properties());
+            Connection c = connect(url(file, ""), "10000");
             try {
-                prepare(c, file, url);
+                prepare(c, file, backups);
                 return c;
             } catch (SQLException | LibraryException | FlywayException e) {
                 c.close();
                 throw e;
             }
         } catch (SQLException | FlywayException e) {
+            throw damaged(file, backups, e);
+        }
+    }
+
+    /**
+     * Opens for reading only, also when another program is writing it or its folder cannot be written. What stood when a read
+     * began is what it sees.
+     */
+    static Reading readable(Path file, Backups backups) throws LibraryException {
+        if (!Files.exists(file)) {
+            throw new LibraryException(file + ": there is no such file or folder");
+        }
+        examine(file, backups);
+        Path journal = file.resolveSibling(file.getFileName() + "-wal");
+        try {
+            boolean free = file.getParent() == null || Files.isWritable(file.getParent());
+            if (free) {
+                return new Reading(tried(url(file, "?mode=ro")), null);
+            }
+            if (!Files.exists(journal) || Files.size(journal) == 0) {
+                return new Reading(tried(url(file, "?immutable=1")), null);
+            }
+            // a journal that cannot be worked in where it lies
+            Path copy = Files.createTempDirectory("farglass-reading");
+            Path there = copy.resolve("library");
+            Files.copy(file, there);
+            Files.copy(journal, copy.resolve("library-wal"));
+            return new Reading(tried(url(there, "")), copy);
+        } catch (SQLException e) {
+            throw damaged(file, backups, e);
+        } catch (IOException e) {
+            throw new LibraryException("The library " + file + " cannot be read: " + reason(e) + ".", e);
+        }
+    }
+
+    private static Connection tried(String url) throws SQLException {
+        Connection c = connect(url, "10000");
+        try {
+            version(c);
+            return c;
+        } catch (SQLException e) {
+            c.close();
+            throw e;
+        }
+    }
+
+    /** Deletes a copy that was made for reading. */
+    static void drop(Path copy) {
+        if (copy == null) {
+            return;
+        }
+        try (Stream<Path> files = Files.walk(copy)) {
+            for (Path p : files.sorted(Comparator.reverseOrder()).toList()) {
+                Files.deleteIfExists(p);
+            }
+        } catch (IOException ignored) {
+            // it lies in the system's folder for such files, which is emptied by the system
+        }
+    }
+
+    static Connection connect(String url, String timeoutMs) throws SQLException {
+        Properties p = new Properties();
+        p.setProperty("busy_timeout", timeoutMs);
+        return DriverManager.getConnection(url, p);
+    }
+
+    /** A file's address for SQLite; as an address, because a path may hold a question mark. */
+    static String url(Path file, String query) {
+        return "jdbc:sqlite:" + file.toAbsolutePath().toUri().toString().replaceFirst("^file:/+", "file:///") + query;
+    }
+
+    /** Refuses what is plainly no whole library, before SQLite could take it for an empty one. */
+    private static void examine(Path file, Backups backups) throws LibraryException {
+        if (!Files.isRegularFile(file)) {
+            throw new LibraryException(file + " is not a library but "
+                    + (Files.isDirectory(file) ? "a folder" : "a device") + ". Nothing was changed.");
+        }
+        try {
+            long size = Files.size(file);
+            String fault = fault(file);
+            boolean journal = Files.exists(file.resolveSibling(file.getFileName() + "-wal"));
+            if (fault != null && !(journal && size >= HEADER_BYTES && !fault.equals(NO_HEAD))) {
+                throw damaged(file, backups, new SQLException(fault));
+            }
+        } catch (IOException e) {
             throw new LibraryException(
-                    "The file " + file + " cannot be opened as a library (" + firstLine(e)
-                            + "). It was left as it is. If it was a library, the newest backup lies in "
-                            + backupFolder(file) + ".",
+                    "The library " + file + " cannot be read: " + reason(e)
+                            + ". Nothing was changed. Check its permissions.",
                     e);
         }
     }
 
-    private static void prepare(Connection c, Path file, String url) throws SQLException, LibraryException {
-        int version = version(c);
-        if (version > VERSION) {
-            throw new LibraryException("The library " + file + " was written by a newer Far Glass (format " + version
-                    + ", this one knows " + VERSION + "). It was left as it is. Open it with the newer program.");
+    private static final String NO_HEAD = "it does not begin like one";
+
+    /** What is plainly wrong with a file's length or beginning; null when nothing is. */
+    static String fault(Path file) throws IOException {
+        long size = Files.size(file);
+        if (size < HEADER_BYTES) {
+            return size == 0 ? "it is empty" : "only " + size + " bytes of it are there";
         }
-        try (Statement s = c.createStatement()) {
-            s.execute("PRAGMA journal_mode = WAL");
-            s.execute("PRAGMA synchronous = FULL");
-            s.execute("PRAGMA busy_timeout = 3000");
+        ByteBuffer head = ByteBuffer.allocate(HEADER_BYTES);
+        try (SeekableByteChannel in = Files.newByteChannel(file)) {
+            while (head.hasRemaining() && in.read(head) >= 0) {
+                // reads on
+            }
         }
-        if (version < VERSION) {
-            Flyway.configure()
-                    .dataSource(url, null, null)
-                    .locations("classpath:farglass/store/migration")
-                    // a library that lost Flyway's own table still says by its version what it has
-                    .baselineOnMigrate(version > 0)
-                    .baselineVersion(Integer.toString(Math.max(1, version)))
-                    .load()
-                    .migrate();
-            try (Statement s = c.createStatement()) {
-                s.execute("PRAGMA user_version = " + VERSION);
+        for (int i = 0; i < HEAD.length; i++) {
+            if (head.get(i) != HEAD[i]) {
+                return NO_HEAD;
+            }
+        }
+        int page = head.getShort(16) & 0xffff;
+        long whole = (page == 1 ? 65536L : page) * (head.getInt(28) & 0xffffffffL);
+        return size < whole ? "only " + size + " of its " + whole + " bytes are there" : null;
+    }
+
+    /** How many names the file has in its file system; 1 where that cannot be told. */
+    private static int names(Path file) {
+        try {
+            return ((Number) Files.getAttribute(file, "unix:nlink")).intValue();
+        } catch (IOException | UnsupportedOperationException | IllegalArgumentException e) {
+            return 1;
+        }
+    }
+
+    /** A new library comes into being whole, under another name first: a file of no bytes is never ours. */
+    private static void make(Path file) throws LibraryException {
+        Path part = file.resolveSibling(file.getFileName() + ".new");
+        try {
+            clear(part);
+            try (Connection c = connect(url(part, ""), "3000")) {
+                migrate(c, url(part, ""), 0);
+            }
+            WholeFile.sync(part);
+            Files.move(part, file, StandardCopyOption.ATOMIC_MOVE);
+            WholeFile.syncFolder(file);
+        } catch (SQLException | FlywayException | IOException e) {
+            throw new LibraryException(
+                    "The library " + file + " cannot be made (" + reason(e)
+                            + "). Nothing was kept of it. Make room on the disk or choose another folder.",
+                    e);
+        } finally {
+            clear(part);
+        }
+    }
+
+    /** Deletes a file of SQLite's and what it may have left beside it. */
+    static void clear(Path file) {
+        for (String ending : List.of("", "-wal", "-shm", "-journal")) {
+            try {
+                Files.deleteIfExists(file.resolveSibling(file.getFileName() + ending));
+            } catch (IOException ignored) {
+                // the next try will say so
             }
         }
     }
 
-    private static int version(Connection c) throws SQLException {
+    private static void prepare(Connection c, Path file, Backups backups) throws SQLException, LibraryException {
+        int version = version(c);
+        if (version > VERSION) {
+            throw new LibraryException(
+                    LibraryException.Kind.NEWER,
+                    "The library " + file + " was written by a newer Far Glass (format " + version + ", this one knows "
+                            + VERSION + "). It was left as it is. Open it with the newer program.",
+                    null);
+        }
+        try (Statement s = c.createStatement()) {
+            s.execute("PRAGMA journal_mode = WAL");
+            s.execute("PRAGMA synchronous = FULL");
+        }
+        if (version < VERSION) {
+            backups.beforeChange(c);
+            migrate(c, url(file, ""), version);
+        }
+    }
+
+    private static void migrate(Connection c, String url, int version) throws SQLException {
+        Flyway.configure()
+                .dataSource(url, null, null)
+                .locations("classpath:farglass/store/migration")
+                // a library that lost Flyway's own table still says by its version what it has
+                .loggers("slf4j")
+                .baselineOnMigrate(version > 0)
+                .baselineVersion(Integer.toString(Math.max(1, version)))
+                .load()
+                .migrate();
+        try (Statement s = c.createStatement()) {
+            s.execute("PRAGMA user_version = " + VERSION);
+        }
+    }
+
+    static int version(Connection c) throws SQLException {
         try (Statement s = c.createStatement();
                 ResultSet r = s.executeQuery("PRAGMA user_version")) {
             return r.next() ? r.getInt(1) : 0;
         }
     }
 
-    private static String firstLine(Exception e) {
-        String message = String.valueOf(e.getMessage());
-        return message.lines().findFirst().orElse(message);
+    /** A library that cannot be read, with the way out. */
+    static LibraryException damaged(Path file, Backups backups, Exception e) {
+        String way = backups.newest()
+                .map(b -> "Its newest good backup is of " + b.date() + ": bring it back (restore).")
+                .orElse("No good backup of it lies in its folder \"backups\".");
+        return new LibraryException(
+                LibraryException.Kind.DAMAGED,
+                "The file " + file + " cannot be opened as a library: " + reason(e) + ". It was left as it is. " + way,
+                e);
     }
 
-    private static Path backupFolder(Path file) {
-        return file.toAbsolutePath().resolveSibling("backups");
-    }
-
-    /** The copies of a library that are there, oldest first. */
-    static List<Path> backups(Path file) {
-        Path folder = backupFolder(file);
-        if (!Files.isDirectory(folder)) {
-            return List.of();
-        }
-        try (Stream<Path> files = Files.list(folder)) {
-            return files.filter(p -> p.getFileName().toString().startsWith(file.getFileName() + "."))
-                    .sorted()
-                    .toList();
-        } catch (IOException e) {
-            return List.of();
-        }
-    }
-
-    /** One backup a day, the last seven kept. Called before the first write of a session. */
-    static void backUp(Connection c, Path file, LocalDate today) throws SQLException, IOException {
-        Path folder = backupFolder(file);
-        String stem = file.getFileName().toString();
-        Path target = folder.resolve(stem + "." + today + ".bak");
-        if (Files.exists(target)) {
-            return;
-        }
-        Files.createDirectories(folder);
-        try (var s = c.prepareStatement("VACUUM INTO ?")) {
-            s.setString(1, target.toString());
-            s.execute();
-        }
-        try (Stream<Path> files = Files.list(folder)) {
-            List<Path> old = files.filter(p -> p.getFileName().toString().startsWith(stem + "."))
-                    .sorted()
-                    .toList();
-            for (int i = 0; i < old.size() - BACKUPS; i++) {
-                Files.deleteIfExists(old.get(i));
+    /** A failure in plain words, without the codes of the database. */
+    static String reason(Exception e) {
+        for (Throwable t = e; t != null; t = t.getCause()) {
+            if (t instanceof org.sqlite.SQLiteException s) {
+                return switch (s.getResultCode().code & 0xff) {
+                    case 5, 6 -> "another program holds it";
+                    case 8 -> "it may not be written";
+                    case 10 -> "the disk could not be read or written";
+                    case 11 -> "its content is damaged";
+                    case 13 -> "the disk is full";
+                    case 14 -> "the file could not be opened";
+                    case 23 -> "access was denied";
+                    case 26 -> "it is not a library";
+                    default -> "the database did not take it";
+                };
             }
         }
+        if (e instanceof FlywayException) {
+            return "its form is not one this program knows";
+        }
+        if (e instanceof java.nio.file.AccessDeniedException) {
+            return "access was denied";
+        }
+        if (e instanceof java.nio.file.NoSuchFileException) {
+            return "a file or folder is not there";
+        }
+        if (e instanceof java.nio.file.FileSystemException f && f.getReason() != null) {
+            return f.getReason();
+        }
+        return String.valueOf(e.getMessage()).lines().findFirst().orElse("");
     }
 }

@@ -14,7 +14,10 @@ import java.util.List;
 import java.util.Set;
 import java.util.stream.Stream;
 
-/** Records from wherever they lie: a library file, a bundle, a folder of {@code *.match.json}, or one such file. */
+/**
+ * Records from wherever they lie: a library file, which is only read and may be open elsewhere, a bundle, a folder of {@code
+ * *.match.json}, or one such file.
+ */
 public final class RecordSource {
     private RecordSource() {}
 
@@ -33,7 +36,7 @@ public final class RecordSource {
             if (Files.isDirectory(path)) {
                 return folder(path);
             }
-            if (path.getFileName().toString().endsWith(".json")) {
+            if (path.toString().endsWith(".json")) {
                 return new Loaded(List.of(MatchJson.read(path)), List.of());
             }
             if (Bundle.isBundle(path)) {
@@ -42,7 +45,7 @@ public final class RecordSource {
         } catch (IOException | FormatException e) {
             throw new LibraryException(path + ": " + e.getMessage(), e);
         }
-        try (Library library = Library.open(path, clock)) {
+        try (Library library = Library.read(path, clock)) {
             return new Loaded(library.matches(), List.of());
         }
     }

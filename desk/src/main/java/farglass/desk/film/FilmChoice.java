@@ -11,7 +11,7 @@ import farglass.match.Edit;
 import farglass.match.FilmRef;
 import farglass.match.MatchRecord;
 import farglass.simulate.Broadcast;
-import farglass.store.bundle.Bundle;
+import farglass.store.bundle.FileNames;
 import farglass.time.ClockMap;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -133,7 +133,7 @@ final class FilmChoice {
         boolean fresh = r.films().isEmpty();
         ClockMap map = fresh ? Broadcast.of(r) : angles.clock(r);
         String file =
-                fresh ? "films/" + Bundle.safe(r.id()) + ".mp4" : angles.film(r).file();
+                fresh ? "films/" + FileNames.of(r.id()) + ".mp4" : angles.film(r).file();
         Path target = desk.library().folder().resolve(file);
         desk.background().longWork(Words.of("film.making"), (progress, cancelled) -> {
             try {

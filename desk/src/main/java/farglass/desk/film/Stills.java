@@ -10,7 +10,7 @@ import farglass.film.reel.Still;
 import farglass.match.Drawing;
 import farglass.match.Drawings;
 import farglass.match.MatchRecord;
-import farglass.store.bundle.Bundle;
+import farglass.store.bundle.FileNames;
 import java.awt.Graphics2D;
 import java.awt.image.BufferedImage;
 import java.io.IOException;
@@ -46,7 +46,7 @@ final class Stills {
         Path target = desk.library()
                 .folder()
                 .resolve("stills")
-                .resolve(Bundle.safe(r.id()) + "-" + m.time().ms() + ".png");
+                .resolve(FileNames.of(r.id()) + "-" + m.time().ms() + ".png");
         desk.background()
                 .compute(
                         "still",

@@ -10,7 +10,7 @@ import farglass.film.sound.Voice;
 import farglass.film.sound.WaveFile;
 import farglass.match.Drawing;
 import farglass.match.MatchRecord;
-import farglass.store.bundle.Bundle;
+import farglass.store.bundle.FileNames;
 import farglass.store.json.FormatException;
 import farglass.store.json.TalkJson;
 import farglass.talk.Taking;
@@ -125,7 +125,7 @@ public final class Speaking {
             heard.end();
             return;
         }
-        String id = Bundle.safe(match.id()) + "-" + desk.clock().millis() + "-" + length;
+        String id = FileNames.of(match.id()) + "-" + desk.clock().millis() + "-" + length;
         Talk talk = taken.done(id, match.id(), file.apply(match), cue, length);
         desk.background()
                 .compute(

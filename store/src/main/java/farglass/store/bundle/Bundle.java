@@ -5,6 +5,7 @@ import farglass.plan.Plan;
 import farglass.store.json.FormatException;
 import farglass.store.json.MatchJson;
 import farglass.store.json.PlanJson;
+import farglass.store.json.TextFile;
 import java.io.ByteArrayOutputStream;
 import java.io.EOFException;
 import java.io.IOException;
@@ -34,8 +35,11 @@ public record Bundle(List<MatchRecord> records, List<Plan> plans) {
     static final String MARK = "farglass.library";
     static final String FORMAT = "farglass.library/1";
     static final int MAX_ENTRIES = 20_000;
-    static final long MAX_ENTRY_BYTES = 64L * 1024 * 1024;
-    static final long MAX_BYTES = 1024L * 1024 * 1024;
+    static final long MAX_ENTRY_BYTES = MatchJson.MOST_MB * 1024L * 1024;
+    /** All documents together: a library of five thousand matches, which in memory takes one and a half times as much. */
+    static final int MOST_MB = 160;
+
+    static final long MAX_BYTES = MOST_MB * 1024L * 1024;
 
     public Bundle {
         records = List.copyOf(records);
@@ -57,11 +61,13 @@ public record Bundle(List<MatchRecord> records, List<Plan> plans) {
             try (OutputStream file = Files.newOutputStream(part);
                     ZipOutputStream zip = new ZipOutputStream(file, StandardCharsets.UTF_8)) {
                 entry(zip, MARK, FORMAT);
+                FileNames names = new FileNames();
                 for (MatchRecord r : records) {
-                    entry(zip, "matches/" + safe(r.id()) + ".match.json", MatchJson.write(r));
+                    entry(zip, "matches/" + names.next(r.id()) + ".match.json", MatchJson.write(r));
                 }
+                names = new FileNames();
                 for (Plan p : plans) {
-                    entry(zip, "plans/" + safe(p.id()) + ".plan.json", PlanJson.write(p));
+                    entry(zip, "plans/" + names.next(p.id()) + ".plan.json", PlanJson.write(p));
                 }
             }
             Files.move(part, target, StandardCopyOption.REPLACE_EXISTING);
@@ -74,12 +80,6 @@ public record Bundle(List<MatchRecord> records, List<Plan> plans) {
         zip.putNextEntry(new ZipEntry(name));
         zip.write(text.getBytes(StandardCharsets.UTF_8));
         zip.closeEntry();
-    }
-
-    /** A record's id as a file name: anything unusual becomes an underscore. */
-    public static String safe(String id) {
-        String name = id.replaceAll("[^A-Za-z0-9._-]", "_");
-        return name.startsWith(".") ? "_" + name : name;
     }
 
     /**
@@ -99,9 +99,10 @@ public record Bundle(List<MatchRecord> records, List<Plan> plans) {
                 byte[] bytes = content(zip, name);
                 total += bytes.length;
                 if (total > MAX_BYTES) {
-                    throw new FormatException("", "the bundle unpacks to more than 1 GB");
+                    throw new FormatException(
+                            "", "the bundle unpacks to more than " + MOST_MB + " MB: export it in parts");
                 }
-                String text = new String(bytes, StandardCharsets.UTF_8);
+                String text = named(name, () -> TextFile.decode(bytes));
                 if (name.equals(MARK)) {
                     marked = true;
                     if (!text.strip().equals(FORMAT)) {
@@ -147,7 +148,8 @@ public record Bundle(List<MatchRecord> records, List<Plan> plans) {
         for (int n = in.read(buffer); n >= 0; n = in.read(buffer)) {
             out.write(buffer, 0, n);
             if (out.size() > MAX_ENTRY_BYTES) {
-                throw new FormatException("", "the entry \"" + shortened(name) + "\" unpacks to more than 64 MB");
+                throw new FormatException(
+                        "", "the entry \"" + shortened(name) + "\" unpacks to more than " + MatchJson.MOST_MB + " MB");
             }
         }
         return out.toByteArray();
@@ -161,7 +163,7 @@ public record Bundle(List<MatchRecord> records, List<Plan> plans) {
         try {
             return reading.read();
         } catch (FormatException e) {
-            throw new FormatException("", name + " " + e.getMessage());
+            throw new FormatException("", shortened(name) + " " + e.getMessage());
         }
     }
 }

@@ -2,10 +2,13 @@ package farglass.store.camp;
 
 import farglass.camp.Camp;
 import farglass.camp.CampCalendar;
+import java.io.IOException;
+import java.io.StringWriter;
 import java.nio.charset.StandardCharsets;
 import java.time.LocalDate;
 import java.util.UUID;
 import java.util.function.Function;
+import net.fortuna.ical4j.data.CalendarOutputter;
 import net.fortuna.ical4j.model.Calendar;
 import net.fortuna.ical4j.model.component.VEvent;
 import net.fortuna.ical4j.model.property.Description;
@@ -52,7 +55,13 @@ public final class CampIcs {
             calendar.add(event(d.date(), title, text + "\n" + care));
         }
         calendar.add(event(event, eventName, care));
-        return calendar.toString();
+        try (StringWriter out = new StringWriter()) {
+            // folds lines at 75 octets, as RFC 5545, section 3.1, asks
+            new CalendarOutputter(false).output(calendar, out);
+            return out.toString();
+        } catch (IOException e) {
+            throw new IllegalStateException("a calendar in memory cannot fail to be written", e);
+        }
     }
 
     /** The same day of the same camp keeps its identity, so that a calendar read again changes and does not double. */

@@ -28,6 +28,8 @@ final class Fields {
     private static final double MAX_MS = 1e12;
     /** Fields of most tags. */
     private static final int FEW = 10;
+    /** Values in the lists and objects of one field: what the program itself writes there has some hundreds. */
+    private static final int MOST_VALUES = 100_000;
 
     private String[] names = new String[FEW];
     /** Of the names, which are told apart by it nearly always. */
@@ -80,9 +82,10 @@ final class Fields {
      *
      * @param listed name of the field; when it is such a list an empty one stands in its place
      * @param objects gets the list's objects
-     * @throws JsonProcessingException also for a field that is there twice
+     * @param most objects that the list may have
+     * @throws JsonProcessingException also for a field that is there twice, or more objects or values than there may be
      */
-    static Fields read(JsonParser parser, String listed, List<Fields> objects) throws IOException {
+    static Fields read(JsonParser parser, String listed, List<Fields> objects, int most) throws IOException {
         Fields f = new Fields("", -1);
         String name;
         while ((name = f.next(parser)) != null) {
@@ -91,6 +94,9 @@ final class Fields {
                 f.add(name, NONE);
                 String base = "/" + name;
                 while (parser.nextToken() != JsonToken.END_ARRAY) {
+                    if (objects.size() == most) {
+                        throw new JsonParseException(parser, "More than " + most + " " + listed);
+                    }
                     objects.add(element(parser, new Fields(base, objects.size())));
                 }
             } else {
@@ -130,24 +136,36 @@ final class Fields {
             case VALUE_TRUE -> true;
             case VALUE_FALSE -> false;
             case VALUE_NULL -> NOTHING;
-            case START_ARRAY -> array(parser);
-            case START_OBJECT -> object(parser);
+            case START_ARRAY -> array(parser, new int[1]);
+            case START_OBJECT -> object(parser, new int[1]);
             default -> throw new JsonParseException(parser, "A value is expected");
         };
     }
 
-    private static ArrayNode array(JsonParser parser) throws IOException {
+    /** A value within a list or object, counted: a tree of many small ones takes many times the room of its text. */
+    private static JsonNode within(JsonParser parser, JsonToken token, int[] values) throws IOException {
+        if (++values[0] > MOST_VALUES) {
+            throw new JsonParseException(parser, "More than " + MOST_VALUES + " values in one field");
+        }
+        return switch (token) {
+            case START_ARRAY -> array(parser, values);
+            case START_OBJECT -> object(parser, values);
+            default -> node(value(parser, token));
+        };
+    }
+
+    private static ArrayNode array(JsonParser parser, int[] values) throws IOException {
         ArrayNode array = MatchJson.JSON.createArrayNode();
         for (JsonToken t = parser.nextToken(); t != JsonToken.END_ARRAY; t = parser.nextToken()) {
-            array.add(node(value(parser, t)));
+            array.add(within(parser, t, values));
         }
         return array;
     }
 
-    private static ObjectNode object(JsonParser parser) throws IOException {
+    private static ObjectNode object(JsonParser parser, int[] values) throws IOException {
         ObjectNode object = MatchJson.JSON.createObjectNode();
         for (String name = parser.nextFieldName(); name != null; name = parser.nextFieldName()) {
-            if (object.replace(name, node(value(parser, parser.nextToken()))) != null) {
+            if (object.replace(name, within(parser, parser.nextToken(), values)) != null) {
                 throw new JsonParseException(parser, "Duplicate field '" + name + "'");
             }
         }

@@ -24,8 +24,6 @@ import farglass.time.MatchTime;
 import farglass.time.Segment;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
-import java.nio.file.Files;
-import java.nio.file.NoSuchFileException;
 import java.nio.file.Path;
 import java.time.LocalDate;
 import java.time.format.DateTimeParseException;
@@ -39,7 +37,11 @@ import java.util.regex.Pattern;
 /** Reads and writes {@code farglass.match/1}. */
 public final class MatchJson {
     public static final String FORMAT = "farglass.match/1";
-    private static final long MAX_BYTES = 64L * 1024 * 1024;
+    /** Megabytes of a record; one of two thousand tags has a third of one. */
+    public static final int MOST_MB = 16;
+    /** Tags of a record, a hundred times as many as an analyst makes. */
+    private static final int MOST_TAGS = 100_000;
+
     private static final int MAX_DEPTH = 64;
     private static final Pattern COLOUR = Pattern.compile("#[0-9a-fA-F]{6}");
 
@@ -62,15 +64,7 @@ public final class MatchJson {
      * @throws IOException when the file cannot be read at all
      */
     public static MatchRecord read(Path file) throws IOException, FormatException {
-        try {
-            if (Files.size(file) > MAX_BYTES) {
-                throw new FormatException("", "larger than a match record can be (64 MB)");
-            }
-            return read(Files.readString(file));
-        } catch (NoSuchFileException e) {
-            // its own message is the path alone
-            throw new IOException("there is no such file", e);
-        }
+        return read(TextFile.read(file, MOST_MB));
     }
 
     /**
@@ -84,13 +78,16 @@ public final class MatchJson {
 
     /** The same of a document's bytes, UTF-8. */
     public static MatchRecord read(byte[] document) throws FormatException {
+        if (document.length > MOST_MB * 1024L * 1024) {
+            throw new FormatException("", "larger than " + MOST_MB + " MB, the most a match record can have");
+        }
         try (JsonParser parser = JSON.createParser(document)) {
             if (parser.nextToken() != JsonToken.START_OBJECT) {
                 // nothing, or something else: the tree says what
                 return read(Fields.of(parse(new String(document, StandardCharsets.UTF_8)), ""), List.of());
             }
             List<Fields> tags = new ArrayList<>();
-            Fields f = Fields.read(parser, "tags", tags);
+            Fields f = Fields.read(parser, "tags", tags, MOST_TAGS);
             if (parser.nextToken() != null) {
                 throw new JsonParseException(parser, "Something follows the record");
             }

@@ -4,6 +4,7 @@ import farglass.lexicon.Lexicon;
 import farglass.match.Corner;
 import farglass.match.MatchRecord;
 import farglass.match.Tag;
+import farglass.text.PlainLine;
 import farglass.time.FilmTime;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -13,6 +14,8 @@ import java.util.Locale;
 /** WebVTT captions of a record's tags against the time of its first film. */
 public final class Captions {
     private static final long SHOWN_MS = 2000;
+    /** Characters of a cue. */
+    private static final int MOST = 1000;
 
     private Captions() {}
 
@@ -37,7 +40,9 @@ public final class Captions {
                     .append(" --> ")
                     .append(time(c.from() + SHOWN_MS))
                     .append('\n');
-            out.append(c.text().replace("&", "&amp;").replace("<", "&lt;").replace(">", "&gt;"))
+            // a blank line would end the cue
+            String line = PlainLine.of(c.text(), MOST);
+            out.append(line.replace("&", "&amp;").replace("<", "&lt;").replace(">", "&gt;"))
                     .append('\n');
         }
         return out.toString();
@@ -53,7 +58,7 @@ public final class Captions {
             return lexicon.positionName(p.position()) + ahead;
         }
         if (tag instanceof Tag.Remark m && m.text() != null) {
-            return m.text().replaceAll("\\s+", " ");
+            return m.text();
         }
         return "";
     }

@@ -1,12 +1,12 @@
 package farglass.store.table;
 
 import farglass.store.json.FormatException;
+import farglass.store.json.TextFile;
 import java.io.IOException;
 import java.io.StringReader;
 import java.nio.ByteBuffer;
 import java.nio.charset.CharacterCodingException;
 import java.nio.charset.StandardCharsets;
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
@@ -21,7 +21,7 @@ import org.apache.commons.csv.CSVRecord;
  * @param rows cells by row; short rows are filled with empty cells
  */
 public record NotesTable(List<String> head, List<List<String>> rows) {
-    private static final long MOST_BYTES = 20L * 1024 * 1024;
+    private static final int MOST_MB = 20;
     private static final char[] SEPARATORS = {',', ';', '\t', '|'};
 
     public NotesTable {
@@ -34,10 +34,7 @@ public record NotesTable(List<String> head, List<List<String>> rows) {
      * @throws FormatException when it is no table, with the row that is wrong
      */
     public static NotesTable read(Path file) throws IOException, FormatException {
-        if (Files.size(file) > MOST_BYTES) {
-            throw new FormatException("", "is larger than " + MOST_BYTES / 1024 / 1024 + " MB, too large for notes");
-        }
-        String text = decode(Files.readAllBytes(file));
+        String text = decode(TextFile.bytes(file, MOST_MB));
         return parse(text.startsWith("\uFEFF") ? text.substring(1) : text);
     }
 

@@ -94,14 +94,22 @@ public final class TagTable {
         List<String> row = new ArrayList<>();
         for (String column : COLUMNS.subList(0, COLUMNS.size() - 1)) {
             Object value = fields.get(column);
-            boolean fits = value instanceof String || value instanceof Number || value instanceof Boolean;
+            // what is not of its column's kind would not be read back as what it was
+            boolean fits = NUMBERS.contains(column)
+                    ? value instanceof Number
+                    : FLAGS.contains(column) ? value instanceof Boolean : value instanceof String;
             if (fits) {
                 fields.remove(column);
             }
-            row.add(!fits ? "" : value instanceof String s ? safe(s) : value.toString());
+            row.add(!fits ? "" : value instanceof String s ? cell(s) : value.toString());
         }
         row.add(fields.isEmpty() ? "" : safe(JSON.writeValueAsString(fields)));
         return row;
+    }
+
+    /** An empty text is one apostrophe, an empty cell no text at all. */
+    private static String cell(String text) {
+        return text.isEmpty() ? "'" : safe(text);
     }
 
     static String safe(String cell) {
@@ -140,6 +148,12 @@ public final class TagTable {
         return tags;
     }
 
+    private static JsonNode simple(String text) throws JsonProcessingException {
+        JsonNode value = JSON.readTree(text);
+        // a text or a list there is said by the reader of tags, which names the field
+        return value == null || value.isMissingNode() ? JSON.nullNode() : value;
+    }
+
     private static JsonNode node(CSVRecord row, String path) throws FormatException {
         ObjectNode node = JSON.createObjectNode();
         for (Map.Entry<String, String> cell : row.toMap().entrySet()) {
@@ -153,12 +167,14 @@ public final class TagTable {
                     node.setAll((ObjectNode) JSON.valueToTree(
                             JSON.readValue(unsafe(text), new TypeReference<Map<String, Object>>() {})));
                 } else if (NUMBERS.contains(column) || FLAGS.contains(column)) {
-                    node.set(column, JSON.readTree(text));
+                    node.set(column, simple(text));
                 } else {
                     node.put(column, unsafe(text));
                 }
             } catch (JsonProcessingException e) {
-                throw new FormatException(path + "/" + column, "cannot be read: " + text);
+                throw new FormatException(
+                        path + "/" + column,
+                        "cannot be read: " + (text.length() > 40 ? text.substring(0, 40) + "..." : text));
             }
         }
         return node;

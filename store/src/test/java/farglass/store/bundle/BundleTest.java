@@ -83,7 +83,7 @@ class BundleTest {
         assertThat(Files.size(file)).isLessThan(200_000);
         assertThatExceptionOfType(FormatException.class)
                 .isThrownBy(() -> Bundle.read(file))
-                .withMessageContaining("more than 64 MB");
+                .withMessageContaining("more than 16 MB");
     }
 
     @Test
@@ -132,8 +132,16 @@ class BundleTest {
     }
 
     @ParameterizedTest
-    @ValueSource(strings = {"../x", ".hidden", "a/b\\c:d", "süß id"})
+    @ValueSource(strings = {"../x", ".hidden", "a/b\\c:d", "süß id", "", "試合"})
     void anyIdIsASafeFileName(String id) {
-        assertThat(Bundle.safe(id)).doesNotStartWith(".").matches("[A-Za-z0-9._-]+");
+        assertThat(FileNames.of(id)).doesNotStartWith(".").matches("[A-Za-z0-9._-]{1,91}");
+    }
+
+    @Test
+    void idsThatLookAlikeAsFileNamesKeepAFileEach() throws Exception {
+        List<String> ids = List.of("m?", "m!", "試合", "大会", "A", "a", "x".repeat(300), "x".repeat(301), "m_");
+        Path file = folder.resolve("alike.zip");
+        new Bundle(ids.stream().map(Samples::record).toList(), List.of()).write(file);
+        assertThat(Bundle.read(file).records()).extracting(MatchRecord::id).containsExactlyInAnyOrderElementsOf(ids);
     }
 }

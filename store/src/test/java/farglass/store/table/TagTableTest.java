@@ -136,4 +136,12 @@ class TagTableTest {
         assertThat(json.at("/clips/0/toMs").asLong()).isEqualTo(8200);
         assertThat(json.at("/format").asText()).isEqualTo("farglass.clips/1");
     }
+
+    @Test
+    void anEmptyTextAndATextWhereANumberIsUsualComeBackAsTheyWere() throws Exception {
+        Tag odd = new Tag.Stop(
+                MatchTime.ofMs(10), "", new TagInfo(null, null, null, "", Map.of("value", "two", "kind", 7, "x", "")));
+        MatchRecord r = Samples.record("m").withTags(List.of(odd));
+        assertThat(TagTable.read(new StringReader(table(r)))).containsEntry("m", List.of(odd));
+    }
 }

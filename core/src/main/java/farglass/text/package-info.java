@@ -1,0 +1,5 @@
+/**
+ * Text from outside that is to be shown: one line, without control characters, of bounded length. Entry point {@link
+ * farglass.text.PlainLine}. Uses nothing else.
+ */
+package farglass.text;

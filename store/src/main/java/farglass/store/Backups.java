@@ -1,0 +1,291 @@
+package farglass.store;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.nio.file.StandardCopyOption;
+import java.sql.Connection;
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.sql.Statement;
+import java.time.Clock;
+import java.time.LocalDate;
+import java.time.LocalDateTime;
+import java.time.format.DateTimeFormatter;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.Consumer;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import java.util.stream.Stream;
+
+/**
+ * The copies of one library in the folder {@code backups} beside it, and in a second folder when the user named one.
+ *
+ * <p>A copy is made under another name, looked through by SQLite, counted against the library, brought to the disk, and only then
+ * named: what bears the name of a backup was whole when it got it. Names are matched whole, so that a library whose name begins
+ * alike keeps its own.
+ */
+public final class Backups {
+    private static final int KEPT = 7;
+    private static final DateTimeFormatter MOMENT = DateTimeFormatter.ofPattern("yyyy-MM-dd.HHmmss");
+    private static final List<String> TABLES =
+            List.of("match_record", "edit_log", "plan", "plan_version", "assignment", "setting");
+
+    private final Path library;
+    private final Clock clock;
+    private final Consumer<String> warn;
+
+    /** What a backup was made for. */
+    public enum Kind {
+        /** The first change of a day. */
+        DAILY,
+        /** A change that replaces much: a newer form of the file, a library brought back. */
+        BEFORE,
+        /** The user asked for it; never deleted by the program. */
+        ASKED
+    }
+
+    /**
+     * One copy.
+     *
+     * @param date the day it was made
+     * @param bytes its size
+     * @param whole whether its length and beginning are those of a whole library; {@link Verification} looks closer
+     */
+    public record Backup(Path path, LocalDate date, Kind kind, long bytes, boolean whole) {}
+
+    /**
+     * @param library its real path
+     * @param clock gives the dates
+     * @param warn gets one sentence when a backup could not be made
+     */
+    Backups(Path library, Clock clock, Consumer<String> warn) {
+        this.library = library.toAbsolutePath();
+        this.clock = clock;
+        this.warn = warn;
+    }
+
+    /** The backups of a library, which need not be there itself. */
+    public static Backups of(Path library, Clock clock) throws LibraryException {
+        return new Backups(LibraryFile.real(library), clock, w -> {});
+    }
+
+    public Path folder() {
+        return library.resolveSibling("backups");
+    }
+
+    /** All copies in the folder beside the library, oldest first. */
+    public List<Backup> all() {
+        return in(folder());
+    }
+
+    private List<Backup> in(Path folder) {
+        if (!Files.isDirectory(folder)) {
+            return List.of();
+        }
+        Pattern name = Pattern.compile(Pattern.quote(library.getFileName().toString())
+                + "\\.(\\d{4}-\\d\\d-\\d\\d)(\\.\\d{6})?(\\.before)?\\.bak");
+        List<Backup> found = new ArrayList<>();
+        try (Stream<Path> files = Files.list(folder)) {
+            for (Path p : files.sorted().toList()) {
+                Matcher m = name.matcher(p.getFileName().toString());
+                if (m.matches() && Files.isRegularFile(p)) {
+                    Kind kind = m.group(2) == null ? Kind.DAILY : m.group(3) == null ? Kind.ASKED : Kind.BEFORE;
+                    found.add(new Backup(p, LocalDate.parse(m.group(1)), kind, Files.size(p), whole(p)));
+                }
+            }
+        } catch (IOException | java.time.DateTimeException e) {
+            // what cannot be listed cannot be offered
+        }
+        found.sort(Comparator.comparing(Backup::date).thenComparing(b -> modified(b.path())));
+        return found;
+    }
+
+    private static long modified(Path p) {
+        try {
+            return Files.getLastModifiedTime(p).toMillis();
+        } catch (IOException e) {
+            return 0;
+        }
+    }
+
+    private static boolean whole(Path p) {
+        try {
+            return LibraryFile.fault(p) == null;
+        } catch (IOException e) {
+            return false;
+        }
+    }
+
+    /** The newest copy that is whole. */
+    public Optional<Backup> newest() {
+        List<Backup> good = all().stream().filter(Backup::whole).toList();
+        return good.isEmpty() ? Optional.empty() : Optional.of(good.get(good.size() - 1));
+    }
+
+    /** The day's copy, unless it is there and whole; a failure is a warning and stops nothing. */
+    void daily(Connection c, Path second) {
+        LocalDate today = LocalDate.now(clock);
+        Path target = folder().resolve(library.getFileName() + "." + today + ".bak");
+        try {
+            if (!whole(target)) {
+                copy(c, target);
+                thin(folder(), Kind.DAILY);
+            }
+            if (second != null) {
+                toSecond(target, second);
+            }
+        } catch (SQLException | IOException e) {
+            warn.accept(
+                    "No backup could be made today (" + LibraryFile.reason(e) + "). Your change is kept in the library,"
+                            + " and earlier backups too. Make room on the disk or check the folder " + folder() + ".");
+        }
+    }
+
+    private void toSecond(Path made, Path second) {
+        Path there = second.resolve(made.getFileName());
+        try {
+            if (!whole(there)) {
+                Files.createDirectories(second);
+                WholeFile.write(there, part -> {
+                    Files.copy(made, part, StandardCopyOption.REPLACE_EXISTING);
+                    if (Files.mismatch(made, part) >= 0) {
+                        throw new IOException("the copy differs from what was copied");
+                    }
+                });
+                thin(second, Kind.DAILY);
+            }
+        } catch (IOException e) {
+            warn.accept("The second backup could not be made (" + LibraryFile.reason(e) + "). The first is kept in "
+                    + folder() + ". Check the folder " + second + ".");
+        }
+    }
+
+    /** A copy before much is changed; a failure is a warning. */
+    Optional<Path> beforeChange(Connection c) {
+        Path target = fresh(folder(), ".before.bak");
+        try {
+            copy(c, target);
+            thin(folder(), Kind.BEFORE);
+            return Optional.of(target);
+        } catch (SQLException | IOException e) {
+            warn.accept("No backup could be made before the library was changed (" + LibraryFile.reason(e)
+                    + "). Earlier ones are kept in " + folder() + ".");
+            return Optional.empty();
+        }
+    }
+
+    /**
+     * A copy that the user asked for.
+     *
+     * @param where null for the usual folder
+     * @throws LibraryException when it could not be made; nothing of it is left
+     */
+    Path asked(Connection c, Path where) throws LibraryException {
+        Path folder = where == null ? folder() : where;
+        try {
+            Path target = fresh(folder, ".bak");
+            copy(c, target);
+            return target;
+        } catch (SQLException | IOException e) {
+            throw new LibraryException(
+                    "No backup could be made in " + folder + " (" + LibraryFile.reason(e)
+                            + "). The library and earlier backups are kept as they are. Choose a folder with room to write.",
+                    e);
+        }
+    }
+
+    private Path fresh(Path folder, String ending) {
+        LocalDateTime now = LocalDateTime.now(clock);
+        Path target = folder.resolve(library.getFileName() + "." + MOMENT.format(now) + ending);
+        while (Files.exists(target)) {
+            now = now.plusSeconds(1);
+            target = folder.resolve(library.getFileName() + "." + MOMENT.format(now) + ending);
+        }
+        return target;
+    }
+
+    /** Copies the library as one transaction sees it, and names the copy when it has been found good. */
+    static void copy(Connection c, Path target) throws SQLException, IOException {
+        Files.createDirectories(target.toAbsolutePath().getParent());
+        Path part = target.resolveSibling(target.getFileName() + ".part");
+        LibraryFile.clear(part);
+        try {
+            try (var s = c.prepareStatement("VACUUM INTO ?")) {
+                s.setString(1, part.toString());
+                s.execute();
+            }
+            Map<String, Long> here = counts(c);
+            try (Connection copy = LibraryFile.connect(LibraryFile.url(part, "?immutable=1"), "1000")) {
+                String fault = Verification.fault(copy);
+                if (fault != null || !counts(copy).equals(here)) {
+                    throw new IOException("the copy is not whole");
+                }
+            }
+            WholeFile.sync(part);
+            Files.move(part, target, StandardCopyOption.ATOMIC_MOVE, StandardCopyOption.REPLACE_EXISTING);
+            WholeFile.syncFolder(target);
+        } finally {
+            LibraryFile.clear(part);
+        }
+    }
+
+    private static Map<String, Long> counts(Connection c) throws SQLException {
+        Map<String, Long> counts = new LinkedHashMap<>();
+        try (Statement s = c.createStatement()) {
+            for (String table : TABLES) {
+                try (ResultSet r = s.executeQuery("SELECT COUNT(*) FROM " + table)) {
+                    counts.put(table, r.next() ? r.getLong(1) : -1);
+                }
+            }
+        }
+        return counts;
+    }
+
+    /** Keeps the last of a kind; what is not whole does not count, and goes once enough good ones are there. */
+    private void thin(Path folder, Kind kind) throws IOException {
+        List<Backup> mine = in(folder).stream().filter(b -> b.kind() == kind).toList();
+        List<Backup> good = mine.stream().filter(Backup::whole).toList();
+        if (good.size() < KEPT) {
+            return;
+        }
+        Backup oldest = good.get(good.size() - KEPT);
+        for (Backup b : mine) {
+            if (!b.whole() || mine.indexOf(b) < mine.indexOf(oldest)) {
+                LibraryFile.clear(b.path());
+            }
+        }
+    }
+
+    /** Every file that is a copy of the library, whole or not, for deleting an athlete from all of them. */
+    List<Path> everything(Path second) {
+        List<Path> files = new ArrayList<>();
+        for (Path folder : second == null ? List.of(folder()) : List.of(folder(), second)) {
+            if (!Files.isDirectory(folder)) {
+                continue;
+            }
+            String stem = library.getFileName() + ".";
+            Pattern ours = Pattern.compile(
+                    Pattern.quote(stem) + "\\d{4}-\\d\\d-\\d\\d(\\.\\d{6})?(\\.before)?\\.(bak|damaged|rescued)"
+                            + "(\\.part)?(-wal|-shm|-journal)?");
+            try (Stream<Path> list = Files.list(folder)) {
+                list.filter(p -> ours.matcher(p.getFileName().toString()).matches())
+                        .sorted()
+                        .forEach(files::add);
+            } catch (IOException e) {
+                // what cannot be listed is left, and told as left by the caller's search
+            }
+        }
+        return files;
+    }
+
+    /** A name in the folder for a copy of another kind than a backup, for example {@code damaged}. */
+    Path aside(String what) {
+        return fresh(folder(), "." + what);
+    }
+}
