@@ -1,5 +1,6 @@
 package farglass.bench;
 
+import farglass.bench.fault.FrameFaults;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Collection;
@@ -45,6 +46,10 @@ public final class Main {
             EnduranceBench.start(minutes);
             System.exit(0);
         }
+        if (chosen.endsWith("Faults")) {
+            faults(chosen, args.length > 1 ? Integer.parseInt(args[1]) : 0);
+            System.exit(0);
+        }
         if (!List.of("WindowBench", "KeystrokeBench", "ScrubBench", "LibraryBench", "MeetingBench", "BriefBench")
                 .contains(chosen)) {
             harness(chosen);
@@ -68,6 +73,15 @@ public final class Main {
             window();
         }
         System.exit(0);
+    }
+
+    /** The fault suite, which takes long: only when it is asked for. */
+    private static void faults(String chosen, int runs) throws Exception {
+        Path folder = Files.createTempDirectory("farglass-faults");
+        switch (chosen) {
+            case "FrameFaults" -> new FrameFaults(folder).run();
+            default -> System.out.println("There are FrameFaults, InputFaults and KillFaults.");
+        }
     }
 
     private static void harness(String chosen) throws RunnerException {

@@ -1,28 +1,18 @@
 package farglass.film;
 
-import static org.bytedeco.ffmpeg.global.avcodec.*;
-import static org.bytedeco.ffmpeg.global.avformat.*;
-import static org.bytedeco.ffmpeg.global.avutil.*;
+import static org.bytedeco.ffmpeg.global.avutil.av_frame_clone;
+import static org.bytedeco.ffmpeg.global.avutil.av_frame_free;
 
 import farglass.time.FilmTime;
 import java.nio.ByteBuffer;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.util.Arrays;
+import java.util.BitSet;
 import java.util.Iterator;
 import java.util.Map;
 import java.util.TreeMap;
 import java.util.function.BooleanSupplier;
-import org.bytedeco.ffmpeg.avcodec.AVCodec;
-import org.bytedeco.ffmpeg.avcodec.AVCodecContext;
-import org.bytedeco.ffmpeg.avcodec.AVPacket;
-import org.bytedeco.ffmpeg.avcodec.AVPacketSideData;
-import org.bytedeco.ffmpeg.avformat.AVFormatContext;
-import org.bytedeco.ffmpeg.avformat.AVStream;
-import org.bytedeco.ffmpeg.avutil.AVDictionary;
 import org.bytedeco.ffmpeg.avutil.AVFrame;
-import org.bytedeco.javacpp.IntPointer;
-import org.bytedeco.javacpp.PointerPointer;
 
 /**
  * A film opened for decoding by frame number. For one thread only.
@@ -36,8 +26,10 @@ public final class FilmFile implements AutoCloseable {
     /** Bytes of decoded pictures kept: about 61 frames of 1920x1080, a whole group of pictures at 640x360. */
     private static final long WINDOW_BYTES = 190L * 1024 * 1024;
 
-    private static final long TRUNCATED_MS = 1500;
     private static final int NEAR_FRAMES = 12;
+    /** Earlier key frames that are tried before a frame is taken for damaged. */
+    private static final int EARLIER_KEYS = 3;
+
     private static final BooleanSupplier NEVER = () -> false;
 
     private final Path path;
@@ -46,8 +38,15 @@ public final class FilmFile implements AutoCloseable {
     private final FilmInfo info;
     private final TreeMap<Integer, AVFrame> window = new TreeMap<>();
     private final int windowFrames;
-    private final PictureConverter converter = new PictureConverter();
+    private final PictureConverter converter;
+    private final Turn turn;
+    /** Frames that were found not to come out of the decoder. */
+    private final BitSet missing = new BitSet();
+    /** Number of the frame that comes out next, -1 when that is not known. */
     private int next = -1;
+    /** The key frame that was decoded from: what is shown before it may be made of what was not decoded. */
+    private int first;
+
     private BooleanSupplier interrupt = NEVER;
 
     private FilmFile(Path path, FrameSource source, FrameIndex index, FilmInfo info, long windowBytes) {
@@ -55,6 +54,8 @@ public final class FilmFile implements AutoCloseable {
         this.source = source;
         this.index = index;
         this.info = info;
+        this.turn = new Turn(info.rotation());
+        this.converter = new PictureConverter(turn);
         long bytes = Math.max(1, (long) info.width() * info.height() * 3 / 2);
         this.windowFrames = (int) Math.max(8, Math.min(300, windowBytes / bytes));
     }
@@ -86,9 +87,15 @@ public final class FilmFile implements AutoCloseable {
             FrameIndex index = source.readIndex(cancelled);
             FilmInfo info = source.describe(index);
             FilmFile film = new FilmFile(path, source, index, info, windowBytes);
-            film.frame(0);
+            source.damaged(index, film.missing);
+            try {
+                film.nearest(0);
+            } catch (FilmException e) {
+                film.drop();
+                throw e;
+            }
             return film;
-        } catch (FilmException e) {
+        } catch (FilmException | RuntimeException e) {
             source.close();
             throw e;
         }
@@ -113,14 +120,14 @@ public final class FilmFile implements AutoCloseable {
     }
 
     /**
-     * Draws a frame into {@code target} as 32-bit BGRA, top row first.
+     * Draws a frame into {@code target} as 32-bit BGRA, upright, top row first.
      *
      * @param frame 0 to frames - 1
      * @param target direct buffer of at least 4 width height bytes
-     * @throws FilmException when this place of the film is damaged
+     * @throws FilmException when this frame is damaged; no other is drawn in its place
      */
     public void picture(int frame, ByteBuffer target) throws FilmException {
-        picture(frame, target, info.width(), info.height());
+        picture(frame, target, info.shownWidth(), info.shownHeight());
     }
 
     /** Draws a frame brought to another size. */
@@ -133,13 +140,14 @@ public final class FilmFile implements AutoCloseable {
      *
      * @param newer asked after every decoded frame; when true, decoding stops where it is
      * @return whether the frame was drawn
+     * @throws FilmException when this frame is damaged
      */
     public boolean picture(int frame, ByteBuffer target, BooleanSupplier newer) throws FilmException {
         interrupt = newer;
         try {
             AVFrame found = frame(frame);
             if (found != null) {
-                converter.convert(found, target, info.width(), info.height());
+                converter.convert(found, target, info.shownWidth(), info.shownHeight());
             }
             return found != null;
         } finally {
@@ -155,20 +163,24 @@ public final class FilmFile implements AutoCloseable {
     }
 
     /**
-     * Brightness of a part of a frame at full size, read without converting colours where the format has a plane of it.
+     * Brightness of a part of a frame at full size, read without converting colours where the format has a plane of it. Of a frame
+     * that is damaged, the nearest one that is not.
      *
-     * @param box clipped to the picture
+     * @param box in the picture as it is shown; clipped to it
      */
     public GrayPicture gray(int frame, Box box) throws FilmException {
-        Box b = box.within(info.width(), info.height());
-        return GrayReader.crop(frame(frame), b);
+        Box b = box.within(info.shownWidth(), info.shownHeight());
+        return turn.picture(GrayReader.crop(frame(nearest(frame)), turn.stored(b, info.width(), info.height())));
     }
 
     /** Brightness of a frame brought to a small size by picking pixels, enough to tell scenes apart. */
     public GrayPicture thumbnail(int frame, int width, int height) throws FilmException {
-        return GrayReader.picked(frame(frame), info.width(), info.height(), width, height);
+        int w = turn.sideways() ? height : width;
+        int h = turn.sideways() ? width : height;
+        return turn.picture(GrayReader.picked(frame(nearest(frame)), info.width(), info.height(), w, h));
     }
 
+    /** Null only when something newer is wanted. */
     private AVFrame frame(int n) throws FilmException {
         if (n < 0 || n >= index.size()) {
             throw new IllegalArgumentException("frame (" + n + ") must lie in 0.." + (index.size() - 1));
@@ -177,65 +189,80 @@ public final class FilmFile implements AutoCloseable {
         if (kept != null) {
             return kept;
         }
-        int key = index.keyBefore(n);
-        if (next < 0 || n < next || key > next) {
-            return seekAndDecode(n, key);
+        if (missing.get(n)) {
+            throw damaged(n);
         }
-        AVFrame found = decodeTo(n, false);
-        return found != null || interrupt.getAsBoolean() ? found : seekAndDecode(n, key);
-    }
-
-    private AVFrame seekAndDecode(int n, int from) throws FilmException {
-        int key = from;
-        while (true) {
-            source.seek(index.pts(key));
-            next = -1;
-            AVFrame found = decodeTo(n, key == 0);
+        int key = index.keyBefore(n);
+        if (next >= 0 && n >= next && key <= next) {
+            AVFrame found = decodeTo(n);
             if (found != null || interrupt.getAsBoolean()) {
                 return found;
             }
-            if (key == 0) {
-                throw new FilmException("The film " + path.getFileName() + " is damaged near " + timeOf(n)
-                        + ". The rest of it and all tags are kept.");
+        }
+        return jumpAndDecode(n, key);
+    }
+
+    /** Tries from the last key frame and, where that gives no such picture, from some earlier ones. */
+    private AVFrame jumpAndDecode(int n, int lastKey) throws FilmException {
+        int key = lastKey;
+        for (int tries = 0; ; tries++) {
+            source.jump(index.packet(key));
+            first = key;
+            next = -1;
+            AVFrame found = decodeTo(n);
+            if (found != null || interrupt.getAsBoolean()) {
+                return found;
+            }
+            if (key == 0 || tries == EARLIER_KEYS) {
+                missing.set(n);
+                throw damaged(n);
             }
             key = index.keyBefore(key - 1);
         }
     }
 
-    /**
-     * Decodes on until frame n comes out. A damaged frame n is replaced by the first one after it.
-     *
-     * @param anyLater whether the first later frame will do when n itself does not come
-     * @return null when the decoder began after n, so that an earlier key frame must be tried
-     */
-    private AVFrame decodeTo(int n, boolean anyLater) throws FilmException {
-        boolean first = true;
+    private FilmException damaged(int n) {
+        return new FilmException("The film " + path.getFileName() + " is damaged near " + timeOf(n) + ": its frame " + n
+                + " cannot be shown. The rest of it and all tags are kept.");
+    }
+
+    /** Decodes on until frame n comes out; null when it does not, or something newer is wanted. */
+    private AVFrame decodeTo(int n) {
         for (AVFrame f = source.next(); f != null; f = source.next()) {
-            int number = index.find(f.best_effort_timestamp());
-            if (number < 0) {
+            int number = index.frame(FrameSource.place(f));
+            if (number < first || (f.flags() & AVFrame.AV_FRAME_FLAG_CORRUPT) != 0) {
+                // shown before the key frame and decoded after it, made of pictures that were not decoded; or damaged
                 continue;
             }
-            if (first && number > n && next < 0 && !anyLater) {
-                return null;
-            }
-            first = false;
             next = number + 1;
             keep(number, f);
-            if (number < n && interrupt.getAsBoolean()) {
-                return null;
-            }
-            if (number >= n) {
-                AVFrame shown = window.get(number);
-                if (number > n) {
-                    keep(n, shown);
-                }
+            if (number == n) {
                 return window.get(n);
+            }
+            if (number > n || interrupt.getAsBoolean()) {
+                return null;
             }
         }
         next = -1;
-        return anyLater && !window.isEmpty() && window.floorEntry(n) != null
-                ? window.floorEntry(n).getValue()
-                : null;
+        return null;
+    }
+
+    /** The nearest frame that can be shown: itself, else one of a few before it, else one of a few after it. */
+    public int nearest(int frame) throws FilmException {
+        FilmException damage = null;
+        for (int n : new int[] {0, -1, -2, -3, -5, -10, -25, 1, 2, 5, 10, 25, 50, 100}) {
+            int at = frame + n;
+            if (at >= 0 && at < index.size()) {
+                try {
+                    if (frame(at) != null) {
+                        return at;
+                    }
+                } catch (FilmException e) {
+                    damage = e;
+                }
+            }
+        }
+        throw damage == null ? damaged(frame) : damage;
     }
 
     private void keep(int number, AVFrame frame) {
@@ -255,159 +282,15 @@ public final class FilmFile implements AutoCloseable {
 
     @Override
     public void close() {
+        drop();
+        source.close();
+    }
+
+    private void drop() {
         for (Iterator<Map.Entry<Integer, AVFrame>> i = window.entrySet().iterator(); i.hasNext(); ) {
             av_frame_free(i.next().getValue());
             i.remove();
         }
         converter.close();
-        source.close();
-    }
-
-    /** The FFmpeg side: packets in, frames out. */
-    private static final class FrameSource {
-        private final Path path;
-        private final AVFormatContext format;
-        private final AVStream stream;
-        private final AVCodecContext codec;
-        private final AVPacket packet = av_packet_alloc();
-        private final AVFrame frame = av_frame_alloc();
-        private boolean draining;
-
-        FrameSource(Path path) throws FilmException {
-            this.path = path;
-            av_log_set_level(AV_LOG_QUIET);
-            AVFormatContext context = new AVFormatContext(null);
-            if (avformat_open_input(context, path.toString(), null, null) < 0) {
-                throw unusable("it is not a film this program can read, or it was cut off before it was finished");
-            }
-            this.format = context;
-            if (avformat_find_stream_info(format, (PointerPointer<?>) null) < 0) {
-                avformat_close_input(format);
-                throw unusable("its streams cannot be read");
-            }
-            int best = av_find_best_stream(format, AVMEDIA_TYPE_VIDEO, -1, -1, (PointerPointer<?>) null, 0);
-            if (best < 0) {
-                avformat_close_input(format);
-                throw unusable("it holds no picture");
-            }
-            for (int i = 0; i < format.nb_streams(); i++) {
-                if (i != best) {
-                    format.streams(i).discard(AVDISCARD_ALL);
-                }
-            }
-            this.stream = format.streams(best);
-            AVCodec decoder = avcodec_find_decoder(stream.codecpar().codec_id());
-            if (decoder == null || decoder.isNull()) {
-                avformat_close_input(format);
-                throw unusable("its picture format is not supported");
-            }
-            this.codec = avcodec_alloc_context3(decoder);
-            avcodec_parameters_to_context(codec, stream.codecpar());
-            codec.thread_count(2);
-            if (avcodec_open2(codec, decoder, (AVDictionary) null) < 0) {
-                avformat_close_input(format);
-                throw unusable("its picture cannot be decoded");
-            }
-        }
-
-        private FilmException unusable(String why) {
-            return new FilmException("The film " + path.getFileName() + " cannot be used: " + why
-                    + ". Nothing was changed. Convert it to MP4 (H.264) or WebM, or choose another file.");
-        }
-
-        FrameIndex readIndex(BooleanSupplier cancelled) throws FilmException {
-            long[] pts = new long[4096];
-            boolean[] key = new boolean[4096];
-            int n = 0;
-            while (av_read_frame(format, packet) >= 0) {
-                boolean shown = (packet.flags() & AV_PKT_FLAG_DISCARD) == 0;
-                if (packet.stream_index() == stream.index() && shown) {
-                    if (n == pts.length) {
-                        pts = Arrays.copyOf(pts, n * 2);
-                        key = Arrays.copyOf(key, n * 2);
-                    }
-                    pts[n] = packet.pts() != AV_NOPTS_VALUE ? packet.pts() : packet.dts();
-                    key[n++] = (packet.flags() & AV_PKT_FLAG_KEY) != 0;
-                }
-                av_packet_unref(packet);
-                if (n % 256 == 0 && cancelled.getAsBoolean()) {
-                    throw new FilmException("Opening the film was cancelled. Nothing was changed.");
-                }
-            }
-            if (n == 0) {
-                throw unusable("it holds no frames");
-            }
-            double msPerTick =
-                    1000.0 * stream.time_base().num() / stream.time_base().den();
-            seek(pts[0]);
-            return new FrameIndex(Arrays.copyOf(pts, n), Arrays.copyOf(key, n), msPerTick);
-        }
-
-        FilmInfo describe(FrameIndex index) {
-            boolean audio = false;
-            for (int i = 0; i < format.nb_streams(); i++) {
-                audio |= format.streams(i).codecpar().codec_type() == AVMEDIA_TYPE_AUDIO;
-            }
-            long stated = format.duration() == AV_NOPTS_VALUE ? 0 : format.duration() / 1000;
-            return new FilmInfo(
-                    stream.codecpar().width(),
-                    stream.codecpar().height(),
-                    index.size(),
-                    index.durationMs(),
-                    avcodec_get_name(stream.codecpar().codec_id()).getString(),
-                    index.keyFrames(),
-                    index.variable(),
-                    audio,
-                    rotation(),
-                    stated > index.durationMs() + TRUNCATED_MS);
-        }
-
-        private int rotation() {
-            AVPacketSideData data = av_packet_side_data_get(
-                    stream.codecpar().coded_side_data(),
-                    stream.codecpar().nb_coded_side_data(),
-                    AV_PKT_DATA_DISPLAYMATRIX);
-            if (data == null || data.isNull()) {
-                return 0;
-            }
-            double degrees = -av_display_rotation_get(new IntPointer(data.data()));
-            return Double.isNaN(degrees) ? 0 : (int) (Math.round(degrees / 90) * 90 % 360 + 360) % 360;
-        }
-
-        void seek(long pts) {
-            av_seek_frame(format, stream.index(), pts, AVSEEK_FLAG_BACKWARD);
-            avcodec_flush_buffers(codec);
-            draining = false;
-        }
-
-        /** The next frame in presentation order, valid until the next call; null at the end. */
-        AVFrame next() {
-            while (true) {
-                int got = avcodec_receive_frame(codec, frame);
-                if (got >= 0) {
-                    return frame;
-                }
-                if (got == AVERROR_EOF() || draining) {
-                    return null;
-                }
-                if (av_read_frame(format, packet) < 0) {
-                    draining = true;
-                    avcodec_send_packet(codec, null);
-                    continue;
-                }
-                if (packet.stream_index() == stream.index()) {
-                    // a damaged packet gives an error here; the decoder goes on with the next one
-                    avcodec_send_packet(codec, packet);
-                }
-                av_packet_unref(packet);
-            }
-        }
-
-        void close() {
-            av_packet_free(packet);
-            av_frame_free(frame);
-            avcodec_free_context(codec);
-            avformat_close_input(format);
-        }
     }
 }

@@ -11,7 +11,7 @@ package farglass.film;
  * @param keyFrames frames that decode on their own
  * @param variableRate whether frame durations differ by more than a tenth
  * @param audio whether there is sound
- * @param rotation degrees clockwise by which the picture is to be turned: 0, 90, 180 or 270
+ * @param rotation degrees clockwise by which the stored picture is turned to be shown: 0, 90, 180 or 270
  * @param truncated whether the file ends before its stated length
  */
 public record FilmInfo(
@@ -24,4 +24,14 @@ public record FilmInfo(
         boolean variableRate,
         boolean audio,
         int rotation,
-        boolean truncated) {}
+        boolean truncated) {
+    /** Width of the picture as it is shown: upright. */
+    public int shownWidth() {
+        return rotation % 180 == 0 ? width : height;
+    }
+
+    /** Height of the picture as it is shown: upright. */
+    public int shownHeight() {
+        return rotation % 180 == 0 ? height : width;
+    }
+}

@@ -4,6 +4,7 @@ import static org.bytedeco.ffmpeg.global.avutil.AV_PIX_FMT_BGRA;
 import static org.bytedeco.ffmpeg.global.swscale.*;
 
 import java.nio.ByteBuffer;
+import java.nio.ByteOrder;
 import org.bytedeco.ffmpeg.avutil.AVFrame;
 import org.bytedeco.ffmpeg.swscale.SwsContext;
 import org.bytedeco.ffmpeg.swscale.SwsFilter;
@@ -12,8 +13,12 @@ import org.bytedeco.javacpp.DoublePointer;
 import org.bytedeco.javacpp.IntPointer;
 import org.bytedeco.javacpp.PointerPointer;
 
-/** Turns decoded frames of any pixel format into BGRA. */
+/** Makes upright pictures in BGRA of decoded frames of any pixel format. */
 final class PictureConverter implements AutoCloseable {
+    private final Turn turn;
+    /** The picture before it is turned; null while none has been. */
+    private ByteBuffer lying;
+
     private SwsContext context;
     private int width;
     private int height;
@@ -21,11 +26,37 @@ final class PictureConverter implements AutoCloseable {
     private int outWidth;
     private int outHeight;
 
+    PictureConverter(Turn turn) {
+        this.turn = turn;
+    }
+
     /**
-     * @param toWidth width of the picture to draw, pixels
+     * @param toWidth width of the picture to draw, upright, pixels
      * @param toHeight its height
      */
     void convert(AVFrame frame, ByteBuffer target, int toWidth, int toHeight) throws FilmException {
+        if (target.capacity() < 4 * toWidth * toHeight) {
+            throw new IllegalArgumentException(
+                    "target (" + target.capacity() + " bytes) must hold " + 4 * toWidth * toHeight);
+        }
+        if (turn.none()) {
+            scale(frame, target, toWidth, toHeight);
+            return;
+        }
+        int w = turn.sideways() ? toHeight : toWidth;
+        int h = turn.sideways() ? toWidth : toHeight;
+        if (lying == null || lying.capacity() != 4 * w * h) {
+            lying = ByteBuffer.allocateDirect(4 * w * h).order(ByteOrder.nativeOrder());
+        }
+        scale(frame, lying, w, h);
+        turn.picture(
+                lying.asIntBuffer(),
+                w,
+                h,
+                target.duplicate().clear().order(ByteOrder.nativeOrder()).asIntBuffer());
+    }
+
+    private void scale(AVFrame frame, ByteBuffer target, int toWidth, int toHeight) throws FilmException {
         boolean known = frame.width() == width && frame.height() == height && frame.format() == format;
         if (!known || toWidth != outWidth || toHeight != outHeight) {
             close();
@@ -48,10 +79,6 @@ final class PictureConverter implements AutoCloseable {
         }
         if (context == null) {
             throw new FilmException("The picture format of this film cannot be shown.");
-        }
-        if (target.capacity() < 4 * toWidth * toHeight) {
-            throw new IllegalArgumentException(
-                    "target (" + target.capacity() + " bytes) must hold " + 4 * toWidth * toHeight);
         }
         try (PointerPointer<BytePointer> planes = new PointerPointer<>(1);
                 IntPointer strides = new IntPointer(new int[] {4 * toWidth})) {

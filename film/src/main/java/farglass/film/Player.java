@@ -10,6 +10,8 @@ import java.util.concurrent.TimeUnit;
 import java.util.concurrent.locks.Condition;
 import java.util.concurrent.locks.ReentrantLock;
 import java.util.function.LongSupplier;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 
 /**
  * Plays one film on a thread of its own. All methods return at once and may be called from any thread; the newest request
@@ -19,6 +21,8 @@ public final class Player implements AutoCloseable {
     public static final double SLOWEST = 1 / 8.0;
     public static final double FASTEST = 4;
     private static final long NANOS_PER_MS = 1_000_000;
+
+    private static final Logger LOG = LoggerFactory.getLogger(Player.class);
 
     private final Path path;
     private final Screen screen;
@@ -64,6 +68,9 @@ public final class Player implements AutoCloseable {
 
         /** The player changed its speed by itself, on the way through a {@link Player#review}. */
         default void speed(double now) {}
+
+        /** A frame cannot be shown; the picture before it stays. */
+        default void damaged(String message) {}
 
         /** The film cannot be used, or not from here on. */
         void failed(String message);
@@ -247,7 +254,7 @@ public final class Player implements AutoCloseable {
             } finally {
                 lock.unlock();
             }
-            ByteBuffer[] buffers = PictureBuffers.take(description.width(), description.height());
+            ByteBuffer[] buffers = PictureBuffers.take(description.shownWidth(), description.shownHeight());
             try {
                 showFrames(opened, buffers);
             } finally {
@@ -258,6 +265,13 @@ public final class Player implements AutoCloseable {
             quick.close();
             if (!closed) {
                 screen.failed(e.getMessage());
+            }
+        } catch (RuntimeException e) {
+            LOG.error("the player stopped", e);
+            quick.close();
+            if (!closed) {
+                screen.failed("The film " + path.getFileName() + " stopped for a reason that is not known ("
+                        + e.getClass().getSimpleName() + "). All tags are kept. Open it again.");
             }
         } catch (InterruptedException e) {
             Thread.currentThread().interrupt();
@@ -271,9 +285,14 @@ public final class Player implements AutoCloseable {
                 screen.show(buffer, buffers[buffer], frame, opened.timeOf(frame));
                 buffer = (buffer + 1) % buffers.length;
             }
-            if (opened.picture(frame, buffers[buffer], this::newerWanted)) {
-                screen.show(buffer, buffers[buffer], frame, opened.timeOf(frame));
-                buffer = (buffer + 1) % buffers.length;
+            try {
+                if (opened.picture(frame, buffers[buffer], this::newerWanted)) {
+                    screen.show(buffer, buffers[buffer], frame, opened.timeOf(frame));
+                    buffer = (buffer + 1) % buffers.length;
+                }
+            } catch (FilmException e) {
+                // what was shown before stays, under its own number; the next frame may be whole
+                screen.damaged(e.getMessage());
             }
         }
     }

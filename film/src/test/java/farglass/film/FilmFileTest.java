@@ -183,7 +183,9 @@ class FilmFileTest {
         assertThat(index.at(119)).isEqualTo(2);
         assertThat(index.at(120)).isEqualTo(3);
         assertThat(index.at(9999)).isEqualTo(6);
-        assertThat(index.find(81)).isEqualTo(-1);
+        assertThat(index.frame(1)).isEqualTo(3);
+        assertThat(index.packet(3)).isEqualTo(1);
+        assertThat(index.frame(7)).isEqualTo(-1);
         assertThat(index.durationMs()).isEqualTo(280);
     }
 }

@@ -1,9 +1,13 @@
 package farglass.film;
 
+import java.io.IOException;
 import java.nio.ByteBuffer;
 import java.nio.ShortBuffer;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Locale;
+import java.util.Map;
 import org.bytedeco.ffmpeg.global.avcodec;
 import org.bytedeco.ffmpeg.global.avutil;
 import org.bytedeco.javacv.FFmpegFrameRecorder;
@@ -12,12 +16,30 @@ import org.bytedeco.javacv.Frame;
 /** Films whose every frame says its number: sixteen blocks, white for 1, black for 0, so that no codec can blur it. */
 final class TestFilm {
     private static final int BITS = 16;
+    private static final Map<String, String> FORMATS = Map.of(
+            "mp4",
+            "mp4",
+            "mkv",
+            "matroska",
+            "webm",
+            "webm",
+            "mov",
+            "mov",
+            "ts",
+            "mpegts",
+            "m2ts",
+            "mpegts",
+            "mpg",
+            "vob",
+            "avi",
+            "avi");
     private int width = 320;
     private int height = 180;
     private double rate = 30;
     private int gop = 250;
     private int codec = avcodec.AV_CODEC_ID_H264;
     private boolean sound;
+    private int between;
     private long[] timesUs;
 
     static TestFilm h264() {
@@ -28,6 +50,19 @@ final class TestFilm {
         TestFilm f = new TestFilm();
         f.codec = avcodec.AV_CODEC_ID_VP9;
         return f;
+    }
+
+    /** Any codec of FFmpeg's, by its number. */
+    static TestFilm of(int codec) {
+        TestFilm f = new TestFilm();
+        f.codec = codec;
+        return f;
+    }
+
+    /** Pictures made from the one before and the one after, so many in a row. */
+    TestFilm between(int pictures) {
+        between = pictures;
+        return this;
     }
 
     TestFilm rate(double perSecond) {
@@ -62,12 +97,15 @@ final class TestFilm {
         String name = target.getFileName().toString().toLowerCase(Locale.ROOT);
         try (FFmpegFrameRecorder recorder = new FFmpegFrameRecorder(target.toFile(), width, height, sound ? 1 : 0);
                 Frame frame = new Frame(width, height, Frame.DEPTH_UBYTE, 3)) {
-            recorder.setFormat(name.endsWith("mp4") ? "mp4" : name.endsWith("webm") ? "webm" : "matroska");
+            recorder.setFormat(FORMATS.get(name.substring(name.lastIndexOf('.') + 1)));
             recorder.setVideoCodec(codec);
             recorder.setPixelFormat(avutil.AV_PIX_FMT_YUV420P);
             recorder.setFrameRate(timesUs == null ? rate : 1000);
             recorder.setVideoBitrate(600_000);
             recorder.setGopSize(gop);
+            if (between > 0) {
+                recorder.setMaxBFrames(between);
+            }
             if (codec == avcodec.AV_CODEC_ID_VP9) {
                 recorder.setVideoOption("deadline", "realtime");
                 recorder.setVideoOption("cpu-used", "8");
@@ -105,6 +143,24 @@ final class TestFilm {
         }
     }
 
+    /**
+     * Writes into an MP4 how its pictures are to be turned: the matrix of its track header, ISO 14496-12, section 8.3.2.
+     *
+     * @param quarters clockwise
+     */
+    static Path turned(Path mp4, int quarters) throws IOException {
+        byte[] bytes = Files.readAllBytes(mp4);
+        int[][] matrix = {{1, 0, 0, 1}, {0, 1, -1, 0}, {-1, 0, 0, -1}, {0, -1, 1, 0}};
+        int at = new String(bytes, StandardCharsets.ISO_8859_1).indexOf("tkhd") + 44;
+        ByteBuffer b = ByteBuffer.wrap(bytes);
+        int[] m = matrix[quarters % 4];
+        b.putInt(at, m[0] << 16)
+                .putInt(at + 4, m[1] << 16)
+                .putInt(at + 12, m[2] << 16)
+                .putInt(at + 16, m[3] << 16);
+        return Files.write(mp4, bytes);
+    }
+
     /** The number a picture of such a film says. */
     static int number(ByteBuffer bgra, int width, int height) {
         int block = width / BITS;
@@ -120,6 +176,6 @@ final class TestFilm {
         FilmInfo i = film.info();
         ByteBuffer pixels = ByteBuffer.allocateDirect(4 * i.width() * i.height());
         film.picture(frame, pixels);
-        return number(pixels, i.width(), i.height());
+        return number(pixels, i.shownWidth(), i.shownHeight());
     }
 }

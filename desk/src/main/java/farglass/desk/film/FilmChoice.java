@@ -132,8 +132,9 @@ final class FilmChoice {
     void makeFootage(MatchRecord r) {
         boolean fresh = r.films().isEmpty();
         ClockMap map = fresh ? Broadcast.of(r) : angles.clock(r);
-        String file =
-                fresh ? "films/" + FileNames.of(r.id()) + ".mp4" : angles.film(r).file();
+        String file = fresh
+                ? "films/" + FileNames.of(r.id()) + ".mp4"
+                : angles.film(r).file();
         Path target = desk.library().folder().resolve(file);
         desk.background().longWork(Words.of("film.making"), (progress, cancelled) -> {
             try {

@@ -171,15 +171,13 @@ public final class FilmView extends StackPane {
         if (i == null) {
             return;
         }
-        boolean turned = i.rotation() % 180 != 0;
-        double w = turned ? getHeight() : getWidth();
-        double h = turned ? getWidth() : getHeight();
-        double scale = Math.min(w / i.width(), h / i.height()) * zoom.factor();
-        picture.setFitWidth(i.width() * scale);
-        picture.setFitHeight(i.height() * scale);
-        picture.setRotate(i.rotation());
-        picture.setX(zoom.begin(getWidth(), i.width() * scale, zoom.x()));
-        picture.setY(zoom.begin(getHeight(), i.height() * scale, zoom.y()));
+        double w = i.shownWidth();
+        double h = i.shownHeight();
+        double scale = Math.min(getWidth() / w, getHeight() / h) * zoom.factor();
+        picture.setFitWidth(w * scale);
+        picture.setFitHeight(h * scale);
+        picture.setX(zoom.begin(getWidth(), w * scale, zoom.x()));
+        picture.setY(zoom.begin(getHeight(), h * scale, zoom.y()));
     }
 
     /** Where the picture lies in this view; empty while there is none. */
@@ -189,17 +187,17 @@ public final class FilmView extends StackPane {
                 : new Rectangle2D(picture.getX(), picture.getY(), picture.getFitWidth(), picture.getFitHeight());
     }
 
-    /** The part of the stored picture under a rectangle of this view; empty outside it, and for a turned picture. */
+    /** The part of the picture, as it is shown, under a rectangle of this view; empty outside it. */
     public Optional<Box> pictureBox(double x0, double y0, double x1, double y1) {
         FilmInfo i = info.get();
-        if (i == null || i.rotation() != 0) {
+        if (i == null) {
             return Optional.empty();
         }
-        double scale = picture.getFitWidth() / i.width();
+        double scale = picture.getFitWidth() / i.shownWidth();
         int left = (int) Math.max(0, (Math.min(x0, x1) - picture.getX()) / scale);
         int top = (int) Math.max(0, (Math.min(y0, y1) - picture.getY()) / scale);
-        int right = (int) Math.min(i.width(), (Math.max(x0, x1) - picture.getX()) / scale);
-        int bottom = (int) Math.min(i.height(), (Math.max(y0, y1) - picture.getY()) / scale);
+        int right = (int) Math.min(i.shownWidth(), (Math.max(x0, x1) - picture.getX()) / scale);
+        int bottom = (int) Math.min(i.shownHeight(), (Math.max(y0, y1) - picture.getY()) / scale);
         return right - left < 2 || bottom - top < 2
                 ? Optional.empty()
                 : Optional.of(new Box(left, top, right - left, bottom - top));
@@ -213,6 +211,9 @@ public final class FilmView extends StackPane {
         private final WritableImage[] images = new WritableImage[3];
         private final PixelBuffer<?>[] buffers = new PixelBuffer<?>[3];
         private volatile boolean gone;
+        /** Damage is told once a film: a bad stretch has many frames. */
+        private boolean told;
+
         private FilmInfo description;
 
         @Override
@@ -244,8 +245,8 @@ public final class FilmView extends StackPane {
             int b = shown.buffer();
             if (images[b] == null) {
                 PixelBuffer<ByteBuffer> pixels = new PixelBuffer<>(
-                        description.width(),
-                        description.height(),
+                        description.shownWidth(),
+                        description.shownHeight(),
                         shown.pixels(),
                         PixelFormat.getByteBgraPreInstance());
                 buffers[b] = pixels;
@@ -265,6 +266,16 @@ public final class FilmView extends StackPane {
         @Override
         public void speed(double now) {
             later(() -> speed.set(now));
+        }
+
+        @Override
+        public void damaged(String text) {
+            later(() -> {
+                if (!told) {
+                    told = true;
+                    onProblem.accept(text);
+                }
+            });
         }
 
         @Override

@@ -27,6 +27,9 @@ import org.bytedeco.javacv.Frame;
  * @param folder where its pieces lie
  */
 public record Proxy(Path folder, Path film, FilmInfo info) {
+    /** A file beside the pieces that says which film they are of. */
+    static final String FILM_NOTE = "film";
+
     static final long PIECE_MS = 30_000;
     static final long STEP_MS = 125;
     private static final int WIDTH = 320;
@@ -89,6 +92,9 @@ public record Proxy(Path folder, Path film, FilmInfo info) {
         try {
             if (encode(source, index, part, cancelled)) {
                 Whole.check(part, pictures(index));
+                Files.writeString(
+                        folder.resolve(FILM_NOTE),
+                        film.toAbsolutePath().normalize().toString());
                 Files.move(part, piece(index), StandardCopyOption.REPLACE_EXISTING);
             }
         } finally {
@@ -104,7 +110,7 @@ public record Proxy(Path folder, Path film, FilmInfo info) {
 
     private boolean encode(FilmFile source, long index, Path part, BooleanSupplier cancelled)
             throws IOException, FilmException {
-        int height = Math.max(2, WIDTH * info.height() / info.width() / 2 * 2);
+        int height = Math.max(2, WIDTH * info.shownHeight() / info.shownWidth() / 2 * 2);
         long from = index * PIECE_MS;
         long to = Math.min(from + PIECE_MS, info.durationMs());
         try (FFmpegFrameRecorder recorder = new FFmpegFrameRecorder(part.toFile(), WIDTH, height, 0);
@@ -122,7 +128,7 @@ public record Proxy(Path folder, Path film, FilmInfo info) {
                 }
                 ByteBuffer pixels = (ByteBuffer) frame.image[0];
                 pixels.rewind();
-                source.picture(source.frameAt(FilmTime.ofMs(ms)), pixels, WIDTH, height);
+                source.picture(source.nearest(source.frameAt(FilmTime.ofMs(ms))), pixels, WIDTH, height);
                 pixels.rewind();
                 recorder.record(frame, avutil.AV_PIX_FMT_BGRA);
             }

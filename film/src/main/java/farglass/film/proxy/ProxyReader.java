@@ -36,7 +36,7 @@ public final class ProxyReader implements AutoCloseable {
                 closeOldest();
             }
             int frame = Math.min(Proxy.frameAt(filmMs), piece.info().frames() - 1);
-            piece.picture(frame, target, proxy.info().width(), proxy.info().height());
+            piece.picture(frame, target, proxy.info().shownWidth(), proxy.info().shownHeight());
             return true;
         } catch (FilmException e) {
             // a copy that cannot be read is as good as none; the film itself is decoded instead

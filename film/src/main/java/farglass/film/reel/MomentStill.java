@@ -37,7 +37,7 @@ public final class MomentStill {
             Optional<FilmTime> at = film.map().filmTimes(t).stream().findFirst();
             if (at.isPresent() && Files.exists(path)) {
                 try (FilmFile opened = FilmFile.openForward(path, cancelled)) {
-                    BufferedImage image = Still.of(opened, opened.frameAt(at.get()), width, height);
+                    BufferedImage image = Still.of(opened, opened.nearest(opened.frameAt(at.get())), width, height);
                     Graphics2D g = image.createGraphics();
                     for (Drawing d : Drawings.of(film)) {
                         if (d.shownAt(at.get())) {

@@ -121,15 +121,15 @@ public final class Reel {
                 film = FilmFile.openForward(c.film(), () -> false);
             }
             FilmInfo info = film.info();
-            double scale = Math.min((double) width / info.width(), (double) height / info.height());
-            int w = Math.max(2, (int) (info.width() * scale));
-            int h = Math.max(2, (int) (info.height() * scale));
+            double scale = Math.min((double) width / info.shownWidth(), (double) height / info.shownHeight());
+            int w = Math.max(2, (int) (info.shownWidth() * scale));
+            int h = Math.max(2, (int) (info.shownHeight() * scale));
             FilmTime now = c.at(shownMs);
             if (frame == null || frame.getWidth() != w || frame.getHeight() != h) {
                 frame = new BufferedImage(w, h, BufferedImage.TYPE_INT_RGB);
                 pixels = ByteBuffer.allocateDirect(4 * w * h);
             }
-            Still.into(film, film.frameAt(now), frame, pixels);
+            Still.into(film, film.nearest(film.frameAt(now)), frame, pixels);
             Graphics2D g = graphics(image);
             g.setColor(INK);
             g.fillRect(0, 0, width, height);

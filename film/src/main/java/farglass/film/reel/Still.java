@@ -13,7 +13,7 @@ public final class Still {
 
     /** A frame in the film's own size. */
     public static BufferedImage of(FilmFile film, int frame) throws FilmException {
-        return of(film, frame, film.info().width(), film.info().height());
+        return of(film, frame, film.info().shownWidth(), film.info().shownHeight());
     }
 
     /** A frame brought to another size. */

@@ -78,15 +78,15 @@ public final class TalkReel {
         } else {
             Talk.Shown shown = talk.at(ms - cardMs());
             double scale = Math.min(
-                    (double) WIDTH / opened.info().width(),
-                    (double) HEIGHT / opened.info().height());
-            int w = Math.max(2, (int) (opened.info().width() * scale));
-            int h = Math.max(2, (int) (opened.info().height() * scale));
+                    (double) WIDTH / opened.info().shownWidth(),
+                    (double) HEIGHT / opened.info().shownHeight());
+            int w = Math.max(2, (int) (opened.info().shownWidth() * scale));
+            int h = Math.max(2, (int) (opened.info().shownHeight() * scale));
             g.setColor(INK);
             g.fillRect(0, 0, WIDTH, HEIGHT);
             int x = (WIDTH - w) / 2;
             int y = (HEIGHT - h) / 2;
-            g.drawImage(Still.of(opened, opened.frameAt(shown.film()), w, h), x, y, null);
+            g.drawImage(Still.of(opened, opened.nearest(opened.frameAt(shown.film())), w, h), x, y, null);
             drawings.paint(g, shown.marks(), x, y, w, h);
         }
         g.dispose();

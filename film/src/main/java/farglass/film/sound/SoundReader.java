@@ -1,6 +1,7 @@
 package farglass.film.sound;
 
 import farglass.film.FilmException;
+import farglass.film.FilmInput;
 import java.nio.ShortBuffer;
 import java.nio.file.Path;
 import org.bytedeco.ffmpeg.global.avutil;
@@ -27,6 +28,7 @@ public final class SoundReader implements AutoCloseable {
         avutil.av_log_set_level(avutil.AV_LOG_QUIET);
         grabber = new FFmpegFrameGrabber(film.toFile());
         try {
+            FilmInput.options().forEach(grabber::setOption);
             grabber.setAudioChannels(1);
             grabber.setSampleRate(Samples.RATE);
             grabber.setSampleMode(FrameGrabber.SampleMode.SHORT);
