@@ -39,7 +39,8 @@ class ArrowsTest {
         "farglass.camp..",
         "farglass.debrief..",
         "farglass.drill..",
-        "farglass.brief.."
+        "farglass.brief..",
+        "farglass.text.."
     };
 
     @ArchTest

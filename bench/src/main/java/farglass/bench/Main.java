@@ -1,6 +1,8 @@
 package farglass.bench;
 
 import farglass.bench.fault.FrameFaults;
+import farglass.bench.fault.InputFaults;
+import farglass.bench.fault.KillFaults;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Collection;
@@ -35,6 +37,8 @@ public final class Main {
     }
 
     private static final int TWO_HOURS = 120;
+    private static final int USUAL_INPUTS = 20_000;
+    private static final int USUAL_KILLS = 1000;
 
     private Main() {}
 
@@ -80,6 +84,8 @@ public final class Main {
         Path folder = Files.createTempDirectory("farglass-faults");
         switch (chosen) {
             case "FrameFaults" -> new FrameFaults(folder).run();
+            case "InputFaults" -> InputFaults.start(runs == 0 ? USUAL_INPUTS : runs);
+            case "KillFaults" -> new KillFaults(folder, runs == 0 ? USUAL_KILLS : runs).run();
             default -> System.out.println("There are FrameFaults, InputFaults and KillFaults.");
         }
     }

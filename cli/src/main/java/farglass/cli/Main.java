@@ -45,12 +45,14 @@ public final class Main {
     private Main() {}
 
     /**
+     * Runs one command, as the launcher does.
+     *
      * @param out gets the JSON document
      * @param err gets diagnostics
      * @param clock gives today's date for backups and the edit log
      * @return the exit code
      */
-    static int run(PrintStream out, PrintStream err, Clock clock, String... args) {
+    public static int run(PrintStream out, PrintStream err, Clock clock, String... args) {
         Main main = new Main();
         CommandLine line = new CommandLine(main, new CommandFactory(new Output(out, err), clock));
         line.registerConverter(Path.class, Main::path);

@@ -1,45 +1,55 @@
 package farglass.desk;
 
+import farglass.desk.library.RescueView;
 import farglass.desk.shell.Desk;
 import farglass.desk.shell.Look;
 import farglass.desk.shell.Shell;
+import farglass.desk.shell.Ui;
 import farglass.desk.shell.Words;
+import farglass.store.Library;
 import farglass.store.LibraryException;
+import farglass.store.Restoring;
+import farglass.store.Verification;
 import java.nio.file.Path;
 import java.util.List;
 import javafx.application.Application;
 import javafx.application.Platform;
 import javafx.scene.Scene;
-import javafx.scene.control.Label;
 import javafx.scene.layout.StackPane;
 import javafx.stage.Stage;
+import javafx.stage.WindowEvent;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 
 /**
  * The window. Arguments: {@code --demo} for the demo library, {@code --shots DIR} to draw the main views and leave, or a
  * library's path.
  */
 public final class DeskApp extends Application {
+    private static final Logger LOG = LoggerFactory.getLogger(DeskApp.class);
+
+    private Stage stage;
+    private List<String> args;
     private Desk desk;
+    private Shell shell;
+    /** The user wants to leave although something is not written yet. */
+    private boolean insisted;
 
     @Override
-    public void start(Stage stage) {
+    public void start(Stage primary) {
+        stage = primary;
+        args = getParameters().getRaw();
         Look.load();
-        List<String> args = getParameters().getRaw();
-        boolean demo = args.contains("--demo");
-        boolean shots = args.contains("--shots");
+        Thread.setDefaultUncaughtExceptionHandler((thread, e) -> unexpected(e));
+        stage.setTitle(Words.of("app.title"));
+        stage.setMinWidth(1000);
+        stage.setMinHeight(640);
+        stage.setOnCloseRequest(this::closing);
         try {
-            desk = new Desk(Opening.await(args), Opening.CLOCK);
-            Shell shell = new Shell(desk);
-            Scene scene = Look.scene(shell.view(), 1280, 800);
-            stage.setTitle(Words.of("app.title"));
-            stage.setScene(scene);
-            stage.setMinWidth(1000);
-            stage.setMinHeight(640);
-            stage.show();
-            shell.shown();
-            if (shots) {
-                new Shots(desk, shell, scene, Path.of(args.get(args.indexOf("--shots") + 1))).run();
-            } else if (demo) {
+            show(Opening.await(args));
+            if (args.contains("--shots")) {
+                new Shots(desk, shell, stage.getScene(), Path.of(args.get(args.indexOf("--shots") + 1))).run();
+            } else if (args.contains("--demo") && !desk.library().readOnly()) {
                 Demo.films(desk);
             }
             System.out.println("window usable after "
@@ -51,17 +61,160 @@ public final class DeskApp extends Application {
                                     .orElseGet(System::currentTimeMillis))
                     + " ms");
         } catch (LibraryException e) {
-            refuse(stage, e.getMessage());
+            System.err.println(e.getMessage());
+            refuse(e);
         }
     }
 
-    private static void refuse(Stage stage, String message) {
-        Label label = new Label(message);
-        label.setWrapText(true);
-        label.getStyleClass().add("refusal");
-        stage.setTitle(Words.of("app.title"));
-        stage.setScene(Look.scene(new StackPane(label), 720, 320));
+    private void show(Opening.Opened opened) {
+        insisted = false;
+        desk = new Desk(opened.content(), Opening.CLOCK);
+        desk.onBringBack(this::bringBack);
+        desk.onReport(this::report);
+        shell = new Shell(desk);
+        Scene scene = Look.scene(shell.view(), 1280, 800);
+        stage.setScene(scene);
         stage.show();
+        shell.shown();
+        if (opened.told() != null) {
+            System.err.println(opened.told());
+            desk.notices().problem(opened.told());
+            if (!desk.library().missing().isEmpty()) {
+                shell.librarySheet();
+            }
+        }
+    }
+
+    private void unexpected(Throwable e) {
+        LOG.error("unexpected", e);
+        if (desk != null) {
+            desk.notices()
+                    .problem(
+                            e instanceof OutOfMemoryError
+                                    ? Words.of("error.memory")
+                                    : Words.of("error.unexpected", e.getClass().getSimpleName()));
+        }
+    }
+
+    /** The window stays until what was ordered is done, or the user asks a second time. */
+    private void closing(WindowEvent e) {
+        if (desk == null || insisted) {
+            return;
+        }
+        desk.closing();
+        List<String> left = desk.background().pending();
+        if (!left.isEmpty()) {
+            e.consume();
+            insisted = true;
+            desk.notices().problem(Words.of("closing.waits", String.join(", ", left)));
+            desk.background().finish(stage::close);
+        }
+    }
+
+    /** The library is brought back off the interface thread; the window opens anew on what is there then. */
+    private void bringBack(Path backup) {
+        Desk old = desk;
+        old.closing();
+        if (!old.background().pending().isEmpty()) {
+            old.notices()
+                    .done(Words.of(
+                            "rescue.waits", String.join(", ", old.background().pending())));
+        }
+        old.background().finish(() -> {
+            desk = null;
+            wait(Words.of("rescue.working"));
+            restoring(old.library().file(), backup, old::close);
+        });
+    }
+
+    private void wait(String words) {
+        stage.setScene(Look.scene(new StackPane(Ui.prose(words, "question")), 1280, 800));
+        stage.show();
+    }
+
+    private void restoring(Path file, Path backup, Runnable before) {
+        Thread t = new Thread(
+                () -> {
+                    before.run();
+                    String problem = null;
+                    Path kept = null;
+                    try {
+                        kept = new Restoring(file, backup, Opening.CLOCK)
+                                .whole()
+                                .kept()
+                                .orElse(null);
+                    } catch (LibraryException e) {
+                        problem = e.getMessage();
+                    }
+                    anew(problem, kept);
+                },
+                "restoring");
+        t.start();
+    }
+
+    private void anew(String problem, Path kept) {
+        try {
+            Opening.Opened opened = Opening.open(args);
+            Platform.runLater(() -> {
+                show(opened);
+                if (problem != null) {
+                    desk.notices().problem(problem);
+                } else {
+                    desk.notices()
+                            .done(kept == null ? Words.of("library.brought") : Words.of("library.brought.kept", kept));
+                }
+            });
+        } catch (LibraryException e) {
+            Platform.runLater(() -> refuse(e));
+        }
+    }
+
+    private void report(Path target) {
+        Path file = desk.library().file();
+        desk.background()
+                .command(
+                        Words.of("report.name"),
+                        () -> {
+                            Report.write(target, Home.folder(), Verification.of(file, Opening.CLOCK));
+                            return target;
+                        },
+                        done -> desk.notices().done(Words.of("export.done", done)),
+                        e -> desk.notices().problem(Words.of("export.failed", target, e.getMessage())));
+    }
+
+    private void refuse(LibraryException why) {
+        Path file = Home.library(args);
+        stage.setScene(Look.scene(
+                new RescueView(file, why, Opening.CLOCK, new RescueView.Choices() {
+                    @Override
+                    public void bringBack(Path backup) {
+                        DeskApp.this.wait(Words.of("rescue.working"));
+                        restoring(file, backup, () -> {});
+                    }
+
+                    @Override
+                    public Runnable beginAnew() {
+                        return why.kind() == LibraryException.Kind.MISSING ? () -> begin(file) : null;
+                    }
+
+                    @Override
+                    public void leave() {
+                        Platform.exit();
+                    }
+                }),
+                1280,
+                800));
+        stage.show();
+    }
+
+    /** A new library, where the old one is gone. */
+    private void begin(Path file) {
+        try {
+            Library.beginAnew(file, Opening.CLOCK).close();
+        } catch (LibraryException e) {
+            LOG.warn("a new library could not be begun", e);
+        }
+        anew(null, null);
     }
 
     @Override

@@ -10,6 +10,7 @@ public final class Main {
     public static void main(String[] args) {
         // drawing outside JavaFX (footage, pictures) must not look for a display of its own
         System.setProperty("java.awt.headless", "true");
+        LogFile.begin(Home.folder());
         Opening.begin(List.of(args));
         Application.launch(DeskApp.class, args);
     }

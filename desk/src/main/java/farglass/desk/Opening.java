@@ -1,8 +1,10 @@
 package farglass.desk;
 
 import farglass.desk.shell.Desk;
+import farglass.desk.shell.Words;
 import farglass.store.Library;
 import farglass.store.LibraryException;
+import java.nio.file.Path;
 import java.time.Clock;
 import java.util.List;
 import java.util.concurrent.CompletableFuture;
@@ -12,9 +14,16 @@ import java.util.concurrent.CompletionException;
 final class Opening {
     static final Clock CLOCK = Clock.systemDefaultZone();
     /** Set before JavaFX makes the application object, which takes no arguments of ours. */
-    private static volatile CompletableFuture<Desk.Content> begun;
+    private static volatile CompletableFuture<Opened> begun;
 
     private Opening() {}
+
+    /**
+     * A library that was opened.
+     *
+     * @param told what the user must know of it, or null when it is whole and can be changed
+     */
+    record Opened(Desk.Content content, String told) {}
 
     static void begin(List<String> args) {
         begun = CompletableFuture.supplyAsync(() -> {
@@ -26,21 +35,50 @@ final class Opening {
         });
     }
 
-    private static Desk.Content open(List<String> args) throws LibraryException {
-        Library library = Library.open(Home.library(args), CLOCK);
+    /** Opens as much as can be opened: to be changed, else to be read, else what of a damaged library can be read. */
+    static Opened open(List<String> args) throws LibraryException {
+        Path file = Home.library(args);
+        boolean made = args.contains("--demo") || args.contains("--shots");
         try {
-            if (args.contains("--demo") || args.contains("--shots")) {
-                Demo.fill(library);
+            Library library = Library.open(file, CLOCK);
+            if (made) {
+                try {
+                    Demo.fill(library);
+                } catch (LibraryException | RuntimeException e) {
+                    library.close();
+                    throw e;
+                }
             }
-            return Desk.Content.of(library);
-        } catch (LibraryException | RuntimeException e) {
-            library.close();
-            throw e;
+            return new Opened(Desk.Content.orClosed(library), null);
+        } catch (LibraryException e) {
+            return reading(file, e);
+        }
+    }
+
+    private static Opened reading(Path file, LibraryException why) throws LibraryException {
+        try {
+            switch (why.kind()) {
+                case IN_USE, READ_ONLY, NEWER -> {
+                    return new Opened(
+                            Desk.Content.orClosed(Library.read(file, CLOCK)),
+                            Words.of("opening.reading", why.getMessage()));
+                }
+                case DAMAGED -> {
+                    Library found = Library.salvaged(file, CLOCK);
+                    int missing = found.missing().size();
+                    String first = missing == 0 ? "" : found.missing().get(0);
+                    return new Opened(Desk.Content.orClosed(found), Words.of("opening.damaged", missing, first));
+                }
+                default -> throw why;
+            }
+        } catch (LibraryException e) {
+            // why it cannot be opened says more than why it cannot be read
+            throw why;
         }
     }
 
     /** The content of the library, waited for when it is not read yet. */
-    static Desk.Content await(List<String> args) throws LibraryException {
+    static Opened await(List<String> args) throws LibraryException {
         if (begun == null) {
             return open(args);
         }
@@ -51,6 +89,8 @@ final class Opening {
                 throw refused;
             }
             throw e;
+        } finally {
+            begun = null;
         }
     }
 }

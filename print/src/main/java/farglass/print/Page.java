@@ -4,20 +4,12 @@ import farglass.type.Typeface;
 import java.awt.Color;
 import java.awt.image.BufferedImage;
 import java.io.IOException;
-import java.io.InputStream;
 import java.util.ArrayList;
-import java.util.EnumMap;
 import java.util.List;
-import java.util.Map;
-import org.apache.fontbox.ttf.TTFParser;
-import org.apache.fontbox.ttf.TrueTypeFont;
-import org.apache.pdfbox.io.RandomAccessReadBuffer;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.PDPage;
 import org.apache.pdfbox.pdmodel.PDPageContentStream;
 import org.apache.pdfbox.pdmodel.common.PDRectangle;
-import org.apache.pdfbox.pdmodel.font.PDFont;
-import org.apache.pdfbox.pdmodel.font.PDType0Font;
 import org.apache.pdfbox.pdmodel.graphics.image.JPEGFactory;
 
 /** One page being drawn; y runs down from the top edge, in points. */
@@ -30,17 +22,17 @@ final class Page implements AutoCloseable {
     private final PDDocument document;
     private final PDRectangle size;
     private final PDPageContentStream out;
-    private final Map<Typeface, PDFont> fonts;
+    private final Faces faces;
 
     /** The first page of a document. */
     Page(PDDocument document, PDRectangle size) throws IOException {
-        this(document, size, new EnumMap<>(Typeface.class));
+        this(document, size, new Faces(document));
     }
 
-    private Page(PDDocument document, PDRectangle size, Map<Typeface, PDFont> fonts) throws IOException {
+    private Page(PDDocument document, PDRectangle size, Faces faces) throws IOException {
         this.document = document;
         this.size = size;
-        this.fonts = fonts;
+        this.faces = faces;
         PDPage page = new PDPage(size);
         document.addPage(page);
         this.out = new PDPageContentStream(document, page);
@@ -49,7 +41,7 @@ final class Page implements AutoCloseable {
     /** A page after this one, with the same typefaces; this one is finished. */
     Page next() throws IOException {
         close();
-        return new Page(document, size, fonts);
+        return new Page(document, size, faces);
     }
 
     double width() {
@@ -60,55 +52,30 @@ final class Page implements AutoCloseable {
         return size.getHeight();
     }
 
-    private PDFont font(Typeface face) throws IOException {
-        PDFont font = fonts.get(face);
-        if (font == null) {
-            try (InputStream in = face.open()) {
-                TrueTypeFont file = new TTFParser().parse(new RandomAccessReadBuffer(in));
-                // a ligature has no letters of its own: what is copied or searched for would lose them
-                file.setEnableGsub(false);
-                font = PDType0Font.load(document, file, true);
-            }
-            fonts.put(face, font);
-        }
-        return font;
-    }
-
-    /** Letters the typeface lacks become question marks rather than an error. */
-    private String drawable(PDFont font, String text) {
-        StringBuilder kept = new StringBuilder();
-        text.codePoints().forEach(c -> {
-            String s = Character.toString(c);
-            try {
-                font.encode(s);
-                kept.append(s);
-            } catch (IOException | IllegalArgumentException e) {
-                kept.append('?');
-            }
-        });
-        return kept.toString();
-    }
-
     void text(String text, double x, double y, Typeface face, double points, Color colour) throws IOException {
-        PDFont font = font(face);
         out.beginText();
-        out.setFont(font, (float) points);
         out.setNonStrokingColor(colour);
         out.newLineAtOffset((float) x, (float) (size.getHeight() - y));
-        out.showText(drawable(font, text));
+        for (Faces.Run r : faces.runs(text, face)) {
+            out.setFont(r.font(), (float) points);
+            out.showText(r.text());
+        }
         out.endText();
     }
 
     double textWidth(String text, Typeface face, double points) throws IOException {
-        PDFont font = font(face);
-        return font.getStringWidth(drawable(font, text)) / 1000 * points;
+        double width = 0;
+        for (Faces.Run r : faces.runs(text, face)) {
+            width += r.font().getStringWidth(r.text()) / 1000 * points;
+        }
+        return width;
     }
 
     /** Breaks text into lines no wider than {@code width}; at most {@code lines}, the last one ending in three dots. */
     List<String> wrapped(String text, double width, Typeface face, double points, int lines) throws IOException {
         List<String> done = new ArrayList<>();
         StringBuilder line = new StringBuilder();
-        for (String word : text.replaceAll("\\s+", " ").strip().split(" ")) {
+        for (String word : words(text, width, face, points)) {
             String longer = line.isEmpty() ? word : line + " " + word;
             if (!line.isEmpty() && textWidth(longer, face, points) > width) {
                 done.add(line.toString());
@@ -126,6 +93,25 @@ final class Page implements AutoCloseable {
         List<String> cut = new ArrayList<>(done.subList(0, lines));
         cut.set(lines - 1, cut.get(lines - 1) + " ...");
         return cut;
+    }
+
+    /** Words; one that is wider than a line by itself is cut where the line ends. */
+    private List<String> words(String text, double width, Typeface face, double points) throws IOException {
+        List<String> words = new ArrayList<>();
+        for (String word : text.replaceAll("\\s+", " ").strip().split(" ")) {
+            String left = word;
+            while (left.length() > 1 && textWidth(left, face, points) > width) {
+                int most = left.length() - 1;
+                while (most > 1 && textWidth(left.substring(0, most), face, points) > width) {
+                    most = most > 20 ? most * 3 / 4 : most - 1;
+                }
+                most = Character.isHighSurrogate(left.charAt(most - 1)) && most > 1 ? most - 1 : most;
+                words.add(left.substring(0, most));
+                left = left.substring(most);
+            }
+            words.add(left);
+        }
+        return words;
     }
 
     void fill(double x, double y, double w, double h, Color colour) throws IOException {

@@ -9,6 +9,8 @@ import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.text.PDFTextStripper;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
 
 class SheetsTest {
     @TempDir
@@ -78,5 +80,43 @@ class SheetsTest {
         String[] pages = pages(s -> s.text("word ".repeat(60), Typeface.SANS, 12, Ink.INK, 20));
         assertThat(pages).hasSize(1);
         assertThat(pages[0].lines().filter(l -> l.startsWith("word")).count()).isGreaterThan(2);
+    }
+
+    @ParameterizedTest
+    @ValueSource(
+            strings = {
+                "Žofia Ólafsdóttir",
+                "Ελένη Παππά",
+                "Юлия Чжан",
+                "田中 花子",
+                "김민서",
+                "王小明",
+                "Nguyễn Thị",
+                "Հայկ",
+                "გიორგი"
+            })
+    void namesInOtherScriptsArePrintedAsThemselves(String name) throws Exception {
+        String text = pages(s -> s.text("Against " + name + " here", Typeface.SERIF, 12, Ink.INK))[0];
+        assertThat(text).contains("Against " + name + " here").doesNotContain("?");
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"אבי לוי", "سارة علي"})
+    void scriptsThatRunToTheLeftAreJoinedAndTurned(String name) throws Exception {
+        assertThat(Faces.visual("a " + name + " b"))
+                .startsWith("a ")
+                .endsWith(" b")
+                .isNotEqualTo("a " + name + " b");
+        String text = pages(s -> s.text(name, Typeface.SANS, 12, Ink.INK))[0];
+        assertThat(java.text.Normalizer.normalize(text, java.text.Normalizer.Form.NFKC))
+                .contains(name)
+                .doesNotContain("?");
+    }
+
+    @Test
+    void aLetterThatNoFaceHasIsABoxAndAWordWithoutEndIsBroken() throws Exception {
+        String text = pages(s -> s.text("\uD808\uDC00 " + "x".repeat(3000), Typeface.SANS, 10, Ink.INK))[0];
+        assertThat(text).contains("\u25a1").doesNotContain("?");
+        assertThat(text.lines().mapToInt(String::length).max().orElse(0)).isLessThan(300);
     }
 }

@@ -5,6 +5,7 @@ import farglass.match.MatchRecord;
 import farglass.plan.Assignment;
 import farglass.plan.Plan;
 import java.io.IOException;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.sql.Connection;
 import java.sql.SQLException;
@@ -52,25 +53,51 @@ public final class Library implements AutoCloseable {
     private String author;
     private boolean backedUp;
 
-    private Library(Path file, Clock clock, LibraryLock lock) throws LibraryException {
+    private final List<String> missing;
+
+    private Library(Path file, Clock clock, LibraryLock lock, boolean anew) throws LibraryException {
         this.file = file;
         this.clock = clock;
         this.lock = lock;
         this.backups = new Backups(file, clock, this::warn);
-        if (lock == null) {
-            LibraryFile.Reading reading = LibraryFile.readable(file, backups);
-            this.connection = reading.connection();
-            this.copy = reading.copy();
-        } else {
-            this.connection = LibraryFile.writable(file, backups);
-            this.copy = null;
-        }
+        this.connection = LibraryFile.writable(file, backups, anew);
+        this.copy = null;
+        this.missing = List.of();
+        this.handle = handle();
+        this.matches = new MatchRows(handle, true);
+        this.plans = new PlanRows(handle);
         try {
-            this.handle = Jdbi.create(connection).open();
+            this.open = new OpenFile(file, lock, backups);
+        } catch (IOException e) {
+            closeConnection();
+            throw LibraryFile.damaged(file, backups, e);
+        }
+    }
+
+    /** To be read only. */
+    private Library(Path file, Clock clock, LibraryFile.Reading reading, List<String> missing) throws LibraryException {
+        this.file = file;
+        this.clock = clock;
+        this.lock = null;
+        this.open = null;
+        this.backups = new Backups(file, clock, this::warn);
+        this.connection = reading.connection();
+        this.copy = reading.copy();
+        this.missing = missing;
+        this.handle = handle();
+        try {
             this.matches = new MatchRows(handle, LibraryFile.version(connection) != 1);
-            this.plans = new PlanRows(handle);
-            this.open = lock == null ? null : new OpenFile(file, lock, backups);
-        } catch (JdbiException | SQLException | IOException e) {
+        } catch (SQLException e) {
+            closeConnection();
+            throw LibraryFile.damaged(file, backups, e);
+        }
+        this.plans = new PlanRows(handle);
+    }
+
+    private Handle handle() throws LibraryException {
+        try {
+            return Jdbi.create(connection).open();
+        } catch (JdbiException e) {
             closeConnection();
             throw LibraryFile.damaged(file, backups, e);
         }
@@ -83,10 +110,19 @@ public final class Library implements AutoCloseable {
      * @throws LibraryException when it is open elsewhere, read-only, from a newer version, damaged, or not a library
      */
     public static Library open(Path file, Clock clock) throws LibraryException {
+        return open(file, clock, false);
+    }
+
+    /** Begins a new library where none is, although backups of an earlier one lie there; they are kept. */
+    public static Library beginAnew(Path file, Clock clock) throws LibraryException {
+        return open(file, clock, true);
+    }
+
+    private static Library open(Path file, Clock clock, boolean anew) throws LibraryException {
         Path real = LibraryFile.real(file);
         LibraryLock lock = LibraryLock.take(real);
         try {
-            return new Library(real, clock, lock);
+            return new Library(real, clock, lock, anew);
         } catch (LibraryException | RuntimeException e) {
             lock.close();
             throw e;
@@ -98,7 +134,46 @@ public final class Library implements AutoCloseable {
      * version. Nothing about it changes, every method that would change something throws.
      */
     public static Library read(Path file, Clock clock) throws LibraryException {
-        return new Library(LibraryFile.real(file), clock, null);
+        Path real = LibraryFile.real(file);
+        return new Library(real, clock, LibraryFile.readable(real, new Backups(real, clock, w -> {})), List.of());
+    }
+
+    /**
+     * Opens what can be read of a damaged library, to be read only and without histories; {@link #missing} says what cannot.
+     *
+     * @throws LibraryException when nothing can be read
+     */
+    public static Library salvaged(Path file, Clock clock) throws LibraryException {
+        Path real = LibraryFile.real(file);
+        Salvage found = Salvage.of(real, clock);
+        Path folder = null;
+        try {
+            folder = Files.createTempDirectory("farglass-salvaged");
+            Path there = folder.resolve("library");
+            try (Library whole = open(there, clock)) {
+                whole.backedUp = true;
+                whole.addAll(found.matches());
+                for (Plan p : found.plans()) {
+                    whole.save(p);
+                }
+                for (Assignment a : found.assignments()) {
+                    whole.save(a);
+                }
+                for (Map.Entry<String, String> e : found.settings().entrySet()) {
+                    whole.set(e.getKey(), e.getValue());
+                }
+            }
+            Connection c = LibraryFile.connect(LibraryFile.url(there, "?mode=ro"), "1000");
+            return new Library(real, clock, new LibraryFile.Reading(c, folder), found.missing());
+        } catch (IOException | SQLException e) {
+            LibraryFile.drop(folder);
+            throw LibraryFile.damaged(real, new Backups(real, clock, w -> {}), e);
+        }
+    }
+
+    /** What is known to be in a damaged library and cannot be read, one sentence each; empty for a whole one. */
+    public List<String> missing() {
+        return missing;
     }
 
     public boolean readOnly() {
@@ -379,10 +454,6 @@ public final class Library implements AutoCloseable {
                 .orElse(null);
     }
 
-    Handle handle() {
-        return handle;
-    }
-
     Connection connection() {
         return connection;
     }
@@ -400,8 +471,20 @@ public final class Library implements AutoCloseable {
         }
     }
 
+    /** Work on the library's rows by those who know them. */
+    interface RowWork {
+        void done(Handle rows) throws LibraryException;
+    }
+
+    synchronized void change(RowWork work) throws LibraryException {
+        change(() -> {
+            work.done(handle);
+            return null;
+        });
+    }
+
     /** Reads, checks and writes in one transaction, which holds the file from its beginning. */
-    synchronized <T> T change(Work<T> work) throws LibraryException {
+    private <T> T change(Work<T> work) throws LibraryException {
         if (open == null) {
             throw new LibraryException(
                     LibraryException.Kind.READ_ONLY,

@@ -31,7 +31,11 @@ final class LibraryFile {
 
     private LibraryFile() {}
 
-    /** A connection and whether nothing of it can be written. */
+    /**
+     * A connection for reading.
+     *
+     * @param copy folder of a copy that was made for it, or null
+     */
     record Reading(Connection connection, Path copy) {}
 
     /**
@@ -60,10 +64,13 @@ final class LibraryFile {
         }
     }
 
-    /** Opens for writing; a library that is not there is made, an older one brought to today's form after a backup. */
-    static Connection writable(Path file, Backups backups) throws LibraryException {
+    /**
+     * Opens for writing; a library that is not there is made (one whose backups are there only when {@code anew} says so), an older one brought
+     * to today's form after a backup.
+     */
+    static Connection writable(Path file, Backups backups, boolean anew) throws LibraryException {
         if (!Files.exists(file)) {
-            if (backups.newest().isPresent()) {
+            if (!anew && backups.newest().isPresent()) {
                 throw new LibraryException(
                         LibraryException.Kind.MISSING,
                         "The library " + file + " is not there, but its backups are. Nothing was changed. Bring one"

@@ -157,15 +157,14 @@ public final class Restoring {
         Path real = LibraryFile.real(backup);
         LibraryFile.Reading reading = LibraryFile.readable(real, into.backups());
         try (Connection from = reading.connection()) {
-            into.change(() -> {
+            into.change(rows -> {
                 for (String id : ids) {
                     MatchRecord r = found.matches().stream()
                             .filter(x -> x.id().equals(id))
                             .findFirst()
                             .orElseThrow();
-                    bring(into.handle(), from, r);
+                    bring(rows, from, r);
                 }
-                return null;
             });
         } catch (SQLException e) {
             throw LibraryFile.damaged(real, into.backups(), e);

@@ -288,7 +288,7 @@ public final class AssignmentStation implements Station, Keys.Bound {
             return;
         }
         desk.background()
-                .compute(
+                .query(
                         "notes-table",
                         () -> NotesTable.read(file),
                         table -> view.getChildren()

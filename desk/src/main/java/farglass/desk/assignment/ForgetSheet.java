@@ -77,7 +77,7 @@ final class ForgetSheet extends VBox {
             return;
         }
         desk.background()
-                .compute(
+                .query(
                         "forget",
                         () -> desk.library().concerning(athlete),
                         this::show,
@@ -93,7 +93,11 @@ final class ForgetSheet extends VBox {
         line("forget.assignments", f.assignments().size());
         line("forget.naming", f.naming().size());
         line("forget.settings", f.settings().size());
+        line("forget.traces", f.traces().size());
         line("forget.films", f.films().size());
+        line("forget.pictures", f.pictures().size());
+        line("forget.exported", f.exported().size());
+        line("forget.changed", f.changed().size());
         line("forget.backups", f.backups().size());
         what.getChildren().add(Ui.prose(Words.of("forget.outside"), "soft"));
         confirm.setDisable(f.nothing());

@@ -20,8 +20,8 @@ final class Intake {
 
     void take(List<Path> files) {
         desk.background()
-                .compute(
-                        "intake",
+                .command(
+                        Words.of("intake.name"),
                         () -> read(files),
                         records -> desk.addMatches(records, () -> added(records)),
                         e -> desk.notices().problem(Words.of("intake.failed", e.getMessage())));

@@ -256,8 +256,8 @@ final class MatchForm extends StackPane {
     private void add(MatchRecord.Details details) {
         String path = film.getText().strip();
         desk.background()
-                .compute(
-                        "new-match",
+                .command(
+                        Words.of("match.name"),
                         () -> path.isEmpty() ? List.<FilmRef>of() : List.of(look(Path.of(path))),
                         films -> add(details, films),
                         e -> problem.setText(e.getMessage()));

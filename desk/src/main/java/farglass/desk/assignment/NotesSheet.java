@@ -165,7 +165,7 @@ final class NotesSheet extends StackPane {
     private void read() {
         NoteReader next = new NoteReader(into, desk.lexicon(), roles, terms, down.isSelected());
         desk.background()
-                .compute(
+                .query(
                         "notes",
                         () -> next.read(table.rows()),
                         all -> show(next, all),

@@ -67,7 +67,7 @@ final class StudySheet extends StackPane {
                 day,
                 Filter.DEFAULT_HALF_LIFE);
         desk.background()
-                .compute(
+                .query(
                         "study",
                         () -> StudyOrder.of(
                                 records, Profile.of(records, athlete, Filter.ALL, desk.lexicon(), SEED), aim),

@@ -28,6 +28,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 
 /** Writes a briefing, with progress; a film or page that is stopped or fails leaves nothing behind. */
 final class BriefExport {
@@ -66,9 +67,10 @@ final class BriefExport {
             return;
         }
         Reel reel = new Reel(clips, ReelExport.painter(Corner.A), WIDTH, HEIGHT);
-        desk.background().longWork(Words.of("brief.writing"), (progress, cancelled) -> {
+        desk.background().export(Words.of("brief.writing"), (progress, cancelled) -> {
             try {
                 if (reel.write(target, progress, cancelled)) {
+                    desk.exported(Set.of(), target);
                     desk.notices().done(Words.of("export.done", target));
                 }
             } catch (FilmException e) {
@@ -82,7 +84,7 @@ final class BriefExport {
         desk.matches().forEach(r -> amber.put(r, desk.amber(r)));
         Path folder = desk.library().folder();
         String title = Words.of("brief.title");
-        desk.background().longWork(Words.of("brief.writing"), (progress, cancelled) -> {
+        desk.background().export(Words.of("brief.writing"), (progress, cancelled) -> {
             MomentStill stills = new MomentStill(folder, r -> ReelExport.painter(amber.get(r)));
             int all = Math.max(
                     1, slides.stream().mapToInt(s -> s.moments().size()).sum());
@@ -96,6 +98,7 @@ final class BriefExport {
                 if (cancelled.getAsBoolean()) {
                     Files.deleteIfExists(target);
                 } else {
+                    desk.exported(Set.of(), target);
                     desk.notices().done(Words.of("export.done", target));
                 }
             } catch (IOException e) {
@@ -126,7 +129,7 @@ final class BriefExport {
         Map<String, List<Clip>> clips = new LinkedHashMap<>();
         slides.forEach(s -> clips.put(s.id(), clips(s, nameless)));
         String title = Words.of("brief.title");
-        desk.background().longWork(Words.of("brief.writing"), (progress, cancelled) -> {
+        desk.background().export(Words.of("brief.writing"), (progress, cancelled) -> {
             List<Path> written = new ArrayList<>();
             try {
                 Map<String, List<String>> files = new LinkedHashMap<>();
@@ -151,6 +154,7 @@ final class BriefExport {
                 }
                 if (whole) {
                     WholeFile.write(target, BriefHtml.write(slides, files, title, CardWriter.care(Locale.ENGLISH)));
+                    desk.exported(Set.of(), target);
                     desk.notices().done(Words.of("export.done", target));
                 } else {
                     clear(written, folder);

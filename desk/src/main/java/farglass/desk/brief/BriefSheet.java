@@ -104,7 +104,7 @@ public final class BriefSheet extends VBox {
         Map<String, String> names = new TreeMap<>(desk.athletes());
         String occasion = occasion();
         desk.background()
-                .compute(
+                .query(
                         "briefing",
                         () -> Briefing.of(p, index.get(), names, occasion),
                         this::show,

@@ -15,6 +15,7 @@ import farglass.store.table.CampTable;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Locale;
+import java.util.Set;
 
 /** Writes a camp to a file, in the background; the cautions go with every page that prescribes training. */
 final class CampExport {
@@ -32,6 +33,10 @@ final class CampExport {
         return Words.of("camp.title", desk.nameOf(desk.plan().get().them()));
     }
 
+    private Set<String> both() {
+        return Set.of(desk.plan().get().us(), desk.plan().get().them());
+    }
+
     private String care() {
         String own = ready.camp().care().strip();
         return own.isEmpty() ? CardWriter.care(Locale.ENGLISH) : CardWriter.care(Locale.ENGLISH) + " " + own;
@@ -45,12 +50,12 @@ final class CampExport {
         Assignment a = desk.assignment().get();
         String text = CampIcs.write(
                 preparation.calendar(), ready.camp(), title(), this::skill, care(), preparation.event(), a.event());
-        FileWriting.write(desk, path, target -> WholeFile.write(target, text));
+        FileWriting.write(desk, path, both(), target -> WholeFile.write(target, text));
     }
 
     void csv(Path path) {
         String text = CampTable.write(preparation.calendar(), ready.camp(), this::skill);
-        FileWriting.write(desk, path, target -> WholeFile.write(target, text));
+        FileWriting.write(desk, path, both(), target -> WholeFile.write(target, text));
     }
 
     void pdf(Path path) {
@@ -58,7 +63,7 @@ final class CampExport {
         String occasion = Words.of("camp.occasion", a.event(), String.valueOf(a.date()), preparation.minutes());
         String title = title();
         String care = care();
-        FileWriting.write(desk, path, target -> {
+        FileWriting.write(desk, path, both(), target -> {
             List<Card> cards = preparation.allocation().shares().stream()
                     .filter(s -> s.rounds() > 0)
                     .map(Allocation.Share::want)

@@ -83,7 +83,7 @@ final class CampModel {
         Solved solved = p.solved();
         MeetingWriter writer = meeting.writer();
         desk.background()
-                .compute(
+                .query(
                         "camp-skills",
                         () -> {
                             LibraryIndex index = meeting.index();
@@ -152,7 +152,7 @@ final class CampModel {
         }
         List<Skill> now = skills;
         desk.background()
-                .compute(
+                .query(
                         "camp-trained",
                         () -> m.under(m.question().settings(), Readiness.trained(now, m, camp, TRAINED))
                                 .glance()

@@ -210,9 +210,13 @@ public final class CheckStation implements Station, Keys.Bound {
         Ruleset rules =
                 desk.rulesets().get().orUsual(r.details().ruleset(), r.details().date());
         Ruleset otherwise = whatIf.getValue();
+        if (otherwise == null) {
+            // the list is being filled: the choice that follows works it out
+            return;
+        }
         boolean all = called.isSelected();
         desk.background()
-                .compute(
+                .query(
                         "check",
                         () -> {
                             Score score = Scoring.of(r, rules, desk.lexicon());
@@ -274,7 +278,7 @@ public final class CheckStation implements Station, Keys.Bound {
     /** Lays another record of the open match over it. */
     void compare(Path file) {
         desk.background()
-                .compute(
+                .query(
                         "second-record",
                         () -> MatchJson.read(file),
                         other -> {

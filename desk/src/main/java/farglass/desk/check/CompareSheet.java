@@ -92,7 +92,7 @@ final class CompareSheet extends StackPane {
 
     private void work(MatchRecord r, int place) {
         desk.background()
-                .compute(
+                .query(
                         "compare",
                         () -> new Compared(
                                 r,

@@ -61,7 +61,7 @@ final class HistorySheet extends StackPane {
         });
         String id = desk.openRecord().get().id();
         desk.background()
-                .compute(
+                .query(
                         "history",
                         () -> desk.library().history(id),
                         all -> {

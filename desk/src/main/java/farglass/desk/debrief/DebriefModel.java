@@ -82,7 +82,7 @@ final class DebriefModel {
         Ruleset rules = desk.rulesets().get().orUsual(a.ruleset(), a.date());
         List<MatchRecord> all = List.copyOf(desk.matches());
         desk.background()
-                .compute(
+                .query(
                         "debrief",
                         () -> debrief(p, a, r, rules, all),
                         debrief::set,
@@ -118,7 +118,7 @@ final class DebriefModel {
         Rulesets rulesets = desk.rulesets().get();
         LocalDate today = LocalDate.now(desk.clock());
         desk.background()
-                .compute(
+                .query(
                         "season",
                         () -> Season.of(assignments, desk.plans(), records, rulesets, desk.lexicon(), today),
                         season::set,

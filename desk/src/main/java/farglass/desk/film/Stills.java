@@ -10,14 +10,15 @@ import farglass.film.reel.Still;
 import farglass.match.Drawing;
 import farglass.match.Drawings;
 import farglass.match.MatchRecord;
+import farglass.store.WholeFile;
 import farglass.store.bundle.FileNames;
 import java.awt.Graphics2D;
 import java.awt.image.BufferedImage;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.nio.file.StandardCopyOption;
 import java.util.List;
+import java.util.Set;
 import javax.imageio.ImageIO;
 
 /** Keeps the frame on screen as a picture file (PNG), in the film's own size, with what is drawn on it. */
@@ -48,10 +49,14 @@ final class Stills {
                 .resolve("stills")
                 .resolve(FileNames.of(r.id()) + "-" + m.time().ms() + ".png");
         desk.background()
-                .compute(
-                        "still",
+                .command(
+                        Words.of("export.name", target.getFileName()),
                         () -> write(source, m, drawings, target),
-                        done -> desk.notices().done(Words.of("export.done", done)),
+                        done -> {
+                            desk.exported(
+                                    Set.of(r.details().a().id(), r.details().b().id()), done);
+                            desk.notices().done(Words.of("export.done", done));
+                        },
                         e -> desk.notices().problem(Words.of("export.failed", target, e.getMessage())));
     }
 
@@ -69,13 +74,7 @@ final class Stills {
         }
         g.dispose();
         Files.createDirectories(target.getParent());
-        Path part = target.resolveSibling(target.getFileName() + ".part");
-        try {
-            ImageIO.write(image, "png", part.toFile());
-            Files.move(part, target, StandardCopyOption.REPLACE_EXISTING);
-        } finally {
-            Files.deleteIfExists(part);
-        }
+        WholeFile.write(target, part -> ImageIO.write(image, "png", part.toFile()));
         return target;
     }
 }

@@ -169,7 +169,7 @@ public final class MatchupStation implements Station, Keys.Bound {
         Filter filter = p.solved().meeting().question().filter();
         LibraryIndex index = model.index();
         desk.background()
-                .compute(
+                .query(
                         "matchup-chart",
                         () -> new Laid(
                                 Flows.of(Evidence.of(index, us, filter)),

@@ -123,7 +123,7 @@ public final class MeetingModel {
             proposal.set(null);
         }
         state.set(Words.of("meeting.working"));
-        desk.background().compute("meeting", () -> first(now), f -> firstDone(f, mine), this::failed);
+        desk.background().query("meeting", () -> first(now), f -> firstDone(f, mine), this::failed);
     }
 
     private First first(Asked a) {
@@ -186,7 +186,7 @@ public final class MeetingModel {
         glance.set(f.glance());
         state.set(Words.of("meeting.solving"));
         desk.background()
-                .compute(
+                .query(
                         "meeting-whole",
                         () -> new Whole(
                                 Proposal.of(f.meeting().solve(f.glance()), null),

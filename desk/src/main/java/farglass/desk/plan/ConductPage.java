@@ -148,7 +148,7 @@ final class ConductPage extends HBox {
     private void past(String question, Plan p, Map<String, Measure> measures, Consumer<Map<String, Past>> done) {
         List<MatchRecord> records = List.copyOf(desk.matches());
         desk.background()
-                .compute(
+                .query(
                         question,
                         () -> {
                             Map<String, Past> past = new LinkedHashMap<>();

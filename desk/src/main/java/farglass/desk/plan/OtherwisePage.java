@@ -38,7 +38,7 @@ final class OtherwisePage extends VBox {
         shown = p;
         getChildren().setAll(Ui.empty(Words.of("plan.otherwise.working")));
         desk.background()
-                .compute(
+                .query(
                         "otherwise",
                         () -> Alternatives.of(p.solved()),
                         a -> show(p, a),

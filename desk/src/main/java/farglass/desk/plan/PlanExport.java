@@ -14,6 +14,7 @@ import farglass.store.WholeFile;
 import farglass.store.json.PlanJson;
 import java.nio.file.Path;
 import java.util.List;
+import java.util.Set;
 
 /** Writes the open plan to a file, in the background. */
 final class PlanExport {
@@ -26,7 +27,7 @@ final class PlanExport {
     void pdf(Path path) {
         Plan p = desk.plan().get();
         PlanPage page = new PlanPage(p, desk.nameOf(p.us()), desk.nameOf(p.them()), occasion(), Words.of("care.page"));
-        FileWriting.write(desk, path, page::write);
+        FileWriting.write(desk, path, Set.of(p.us(), p.them()), page::write);
     }
 
     private String occasion() {
@@ -43,11 +44,15 @@ final class PlanExport {
         CornerCard card = new CornerCard(proposal, writer, title, occasion(), Words.of("care.page"), clauses);
         CornerCard.Paper paper =
                 path.getFileName().toString().endsWith("-a4.pdf") ? CornerCard.Paper.A4 : CornerCard.Paper.A5;
-        FileWriting.write(desk, path, target -> card.write(target, paper));
+        FileWriting.write(desk, path, both(), target -> card.write(target, paper));
+    }
+
+    private Set<String> both() {
+        return Set.of(desk.plan().get().us(), desk.plan().get().them());
     }
 
     void json(Path path) {
         Plan p = desk.plan().get();
-        FileWriting.write(desk, path, target -> WholeFile.write(target, PlanJson.write(p)));
+        FileWriting.write(desk, path, both(), target -> WholeFile.write(target, PlanJson.write(p)));
     }
 }

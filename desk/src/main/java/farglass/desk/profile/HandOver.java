@@ -21,6 +21,7 @@ import farglass.stats.Trial;
 import farglass.store.WholeFile;
 import farglass.store.json.ProfileJson;
 import farglass.store.table.ClaimTable;
+import farglass.tendency.Evidence;
 import java.awt.image.BufferedImage;
 import java.io.File;
 import java.io.IOException;
@@ -30,10 +31,12 @@ import java.nio.file.Path;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.BooleanSupplier;
 import java.util.function.DoubleConsumer;
 import javafx.stage.FileChooser;
@@ -56,11 +59,12 @@ public final class HandOver {
         void to(Path target, DoubleConsumer progress, BooleanSupplier cancelled) throws IOException;
     }
 
-    private void write(String name, Path target, Writing writing) {
-        desk.background().longWork(name, (progress, cancelled) -> {
+    private void write(String name, Path target, Set<String> athletes, Writing writing) {
+        desk.background().export(name, (progress, cancelled) -> {
             try {
                 writing.to(target, progress, cancelled);
                 if (!cancelled.getAsBoolean()) {
+                    desk.exported(athletes, target);
                     desk.notices().done(Words.of("export.done", target));
                 }
             } catch (IOException | UncheckedIOException e) {
@@ -81,7 +85,7 @@ public final class HandOver {
         LocalDate today = LocalDate.now(desk.clock());
         Map<MatchRecord, Corner> records = amber();
         Path folder = desk.library().folder();
-        write(Words.of("hand-over.dossier-work"), target, (path, progress, cancelled) -> {
+        write(Words.of("hand-over.dossier-work"), target, tellsOf(p), (path, progress, cancelled) -> {
             Pictures pictures = new Pictures(records, folder, cancelled);
             List<Dossier.Row> rows = new ArrayList<>();
             for (Claim c : chosen) {
@@ -107,6 +111,16 @@ public final class HandOver {
                 j.remark(),
                 shown.map(Shown::image).orElse(null),
                 shown.map(Shown::caption).orElse(""));
+    }
+
+    /** Whom a profile names: the athlete and all opponents. */
+    private static Set<String> tellsOf(Profile p) {
+        Set<String> ids = new HashSet<>();
+        for (Evidence.Seen seen : p.evidence().matches()) {
+            ids.add(seen.record().details().a().id());
+            ids.add(seen.record().details().b().id());
+        }
+        return ids;
     }
 
     /** Whom the drawings of each match show in amber, asked for on the interface thread. */
@@ -170,12 +184,13 @@ public final class HandOver {
         write(
                 Words.of("hand-over.json-work"),
                 target,
+                tellsOf(p),
                 (path, progress, cancelled) -> WholeFile.write(path, new ProfileJson(p, Tables.of(p, SEED)).text()));
     }
 
     /** Writes every claim of every page as a table. */
     public void csv(Profile p, Path target) {
-        write(Words.of("hand-over.csv-work"), target, (path, progress, cancelled) -> {
+        write(Words.of("hand-over.csv-work"), target, tellsOf(p), (path, progress, cancelled) -> {
             StringWriter out = new StringWriter();
             ClaimTable.write(p, out);
             WholeFile.write(path, out.toString());
@@ -188,7 +203,7 @@ public final class HandOver {
         Path folder = desk.library().folder();
         String basis = Words.of("profile.basis", r.matches(), Math.round(r.exposureMs() / 60_000.0)) + ", "
                 + LocalDate.now(desk.clock());
-        write(Words.of("hand-over.report-work"), target, (path, progress, cancelled) -> {
+        write(Words.of("hand-over.report-work"), target, Set.of(), (path, progress, cancelled) -> {
             Pictures pictures = new Pictures(records, folder, cancelled);
             new ReportPaper(
                             r,

@@ -243,7 +243,7 @@ public final class ProfileStation implements Station, Keys.Bound, Deeds {
         Filter filter = filters.filter();
         run(asked == null ? work(here, records, who, filter) : answerTo(asked, records, who, filter));
         desk.background()
-                .compute("profile-basis", () -> workings.evidence(records, who, filter), this::showBasis, this::failed);
+                .query("profile-basis", () -> workings.evidence(records, who, filter), this::showBasis, this::failed);
     }
 
     /** Gives what to show once it has been worked out. */
@@ -309,7 +309,7 @@ public final class ProfileStation implements Station, Keys.Bound, Deeds {
     }
 
     private void run(Callable<Runnable> work) {
-        desk.background().compute("profile", work, Runnable::run, this::failed);
+        desk.background().query("profile", work, Runnable::run, this::failed);
     }
 
     private void failed(Exception e) {
@@ -448,7 +448,7 @@ public final class ProfileStation implements Station, Keys.Bound, Deeds {
         List<MatchRecord> records = List.copyOf(desk.matches());
         Filter filter = filters.filter();
         desk.background()
-                .compute(
+                .query(
                         "hand-over",
                         () -> workings.profile(records, who, filter),
                         p -> lay(close -> new HandOverSheet(

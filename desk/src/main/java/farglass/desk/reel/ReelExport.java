@@ -12,6 +12,7 @@ import farglass.match.Drawings;
 import farglass.match.FilmRef;
 import farglass.match.MatchRecord;
 import farglass.match.Tag;
+import farglass.store.WholeFile;
 import farglass.store.table.ClipList;
 import farglass.time.Clock;
 import farglass.time.FilmTime;
@@ -20,8 +21,10 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 
 /** Writes moments as one film, with the list of its clips beside it (CSV and JSON). */
 public final class ReelExport {
@@ -52,11 +55,14 @@ public final class ReelExport {
     public void write(String title, List<Cut> cuts, boolean named, Path target) {
         List<Clip> clips = new ArrayList<>();
         List<ClipList.Row> rows = new ArrayList<>();
+        Set<String> shown = new HashSet<>();
         for (Cut cut : cuts) {
             Optional<MatchRecord> match = desk.match(cut.match());
             Optional<Clip> clip = match.flatMap(r -> clip(r, cut, title, named));
             clip.ifPresent(c -> {
                 clips.add(c);
+                shown.add(match.get().details().a().id());
+                shown.add(match.get().details().b().id());
                 rows.add(new ClipList.Row(
                         cut.match(),
                         match.get().tagName(cut.tag()),
@@ -72,12 +78,13 @@ public final class ReelExport {
         }
         int all = cuts.size();
         DrawingPainter painter = painter(Corner.A);
-        desk.background().longWork(Words.of("reel.writing"), (progress, cancelled) -> {
+        desk.background().export(Words.of("reel.writing"), (progress, cancelled) -> {
             try {
                 if (new Reel(clips, painter).write(target, progress, cancelled)) {
                     ClipList list = new ClipList(title, rows);
-                    Files.writeString(beside(target, ".csv"), list.csv());
-                    Files.writeString(beside(target, ".json"), list.json());
+                    WholeFile.write(beside(target, ".csv"), list.csv());
+                    WholeFile.write(beside(target, ".json"), list.json());
+                    desk.exported(shown, target, beside(target, ".csv"), beside(target, ".json"));
                     desk.notices().done(Words.of("reel.done", target, clips.size(), all));
                 }
             } catch (FilmException e) {

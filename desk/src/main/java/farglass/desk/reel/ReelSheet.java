@@ -6,6 +6,7 @@ import farglass.desk.shell.Ui;
 import farglass.desk.shell.Words;
 import farglass.match.MatchRecord;
 import farglass.phrase.TagQuery;
+import farglass.store.bundle.FileNames;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.LocalDate;
@@ -214,7 +215,7 @@ public final class ReelSheet extends StackPane {
         String name = title.getText().isBlank()
                 ? Words.of("reel.unnamed")
                 : title.getText().strip();
-        String file = name.toLowerCase(Locale.ROOT).replaceAll("[^a-z0-9]+", "-") + "-" + LocalDate.now(desk.clock());
+        String file = FileNames.of(name.toLowerCase(Locale.ROOT).replace(' ', '-')) + "-" + LocalDate.now(desk.clock());
         Path target = desk.library().folder().resolve("reels").resolve(file + ".mp4");
         export.write(name, List.copyOf(cuts), !nameless.isSelected(), target);
     }

@@ -24,6 +24,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.Consumer;
 import java.util.function.UnaryOperator;
 import javafx.application.Platform;
@@ -66,12 +67,28 @@ public final class Desk implements AutoCloseable {
     private final StringProperty filmArrived = new SimpleStringProperty();
     private final Deque<Assignment> earlier = new ArrayDeque<>();
     private boolean stepping;
+    /** Edits made while an undo is on its way to the disk: they are made for what comes after it. */
+    private final Deque<Edit> afterStep = new ArrayDeque<>();
+
+    private final List<Runnable> closing = new ArrayList<>();
+    private Consumer<Path> bringBack = backup -> {};
+    private Consumer<Path> report = target -> {};
     /** Made when the first chart is drawn. */
     private ChartPlan chartPlan;
 
     /** A library and what was read of it. */
     public record Content(
             Library library, List<MatchRecord> matches, List<Assignment> assignments, Map<String, String> settings) {
+        /** Reads a library; closes it when it cannot be read. */
+        public static Content orClosed(Library library) throws LibraryException {
+            try {
+                return of(library);
+            } catch (LibraryException | RuntimeException e) {
+                library.close();
+                throw e;
+            }
+        }
+
         public static Content of(Library library) throws LibraryException {
             return new Content(library, library.matches(), library.assignments(), library.settings());
         }
@@ -82,6 +99,8 @@ public final class Desk implements AutoCloseable {
         this.clock = clock;
         this.settings = new Settings(content.settings(), library, background, notices);
         library.author(settings.get(Settings.NAME).orElse(System.getProperty("user.name")));
+        library.onWarning(notices::problem);
+        background.onStopped(name -> notices.problem(Words.of("export.stopped", name)));
         this.rules = new OwnRules(settings, notices);
         this.ownLexicon = new OwnLexicon(settings, notices);
         this.lexicon = ownLexicon.inUse();
@@ -179,6 +198,66 @@ public final class Desk implements AutoCloseable {
 
     public Library library() {
         return library;
+    }
+
+    /** Notes files that were written outside the library, so that forgetting an athlete finds them. May be called from any thread. */
+    public void exported(Set<String> athletes, Path... written) {
+        if (library.readOnly()) {
+            return;
+        }
+        background.write(
+                () -> {
+                    for (Path p : written) {
+                        library.exported(p, athletes);
+                    }
+                    return null;
+                },
+                noted -> {},
+                e -> notices.problem(Words.of("export.unnoted", e.getMessage())));
+    }
+
+    /** What must be brought to an end before the window closes. */
+    public void onClosing(Runnable action) {
+        closing.add(action);
+    }
+
+    /** The window is about to close. */
+    public void closing() {
+        closing.forEach(Runnable::run);
+        closing.clear();
+    }
+
+    /** Who closes the library, brings a backup back in its place and opens it anew. */
+    public void onBringBack(Consumer<Path> action) {
+        bringBack = action;
+    }
+
+    /** Brings the whole library back from a backup; the window opens anew on it. */
+    public void bringBack(Path backup) {
+        bringBack.accept(backup);
+    }
+
+    /** Who writes the report file to a path. */
+    public void onReport(Consumer<Path> action) {
+        report = action;
+    }
+
+    public void report(Path target) {
+        report.accept(target);
+    }
+
+    /** Reads all matches anew after the library was changed from outside the stations. */
+    public void readAnew() {
+        background.write(
+                library::matches,
+                all -> {
+                    matches.setAll(all);
+                    if (open.get() != null) {
+                        openMatch(open.get().id());
+                    }
+                    learn();
+                },
+                e -> notices.problem(e.getMessage()));
     }
 
     public Clock clock() {
@@ -352,8 +431,7 @@ public final class Desk implements AutoCloseable {
     /** Changes the open record: shown at once, written in order. */
     public void edit(Edit edit) {
         if (stepping) {
-            // an undo is on its way to the disk; this edit is made for what comes after it
-            Platform.runLater(() -> edit(edit));
+            afterStep.add(edit);
             return;
         }
         MatchRecord record = open.get();
@@ -386,13 +464,20 @@ public final class Desk implements AutoCloseable {
         background.write(
                 () -> back ? library.undo(record.id()) : library.redo(record.id()),
                 kept -> {
-                    stepping = false;
                     kept.ifPresentOrElse(this::show, () -> notices.done(Words.of(back ? "undo.none" : "redo.none")));
+                    stepped();
                 },
                 e -> {
-                    stepping = false;
                     wentWrong(record.id(), e);
+                    stepped();
                 });
+    }
+
+    private void stepped() {
+        stepping = false;
+        while (!afterStep.isEmpty() && !stepping) {
+            edit(afterStep.remove());
+        }
     }
 
     private void wentWrong(String match, Exception e) {
@@ -508,11 +593,12 @@ public final class Desk implements AutoCloseable {
     /** Learns the likely next tags from all records, in the background. */
     public void learn() {
         List<MatchRecord> all = List.copyOf(matches);
-        background.compute("likely", () -> LikelyNext.of(all, lexicon), likely::set, e -> {});
+        background.query("likely", () -> LikelyNext.of(all, lexicon), likely::set, e -> {});
     }
 
     @Override
     public void close() {
+        closing();
         background.close();
         library.close();
     }

@@ -1,5 +1,6 @@
 package farglass.desk.shell;
 
+import farglass.text.PlainLine;
 import javafx.animation.PauseTransition;
 import javafx.application.Platform;
 import javafx.geometry.Pos;
@@ -13,6 +14,9 @@ import javafx.util.Duration;
 public final class Notices {
     private static final Duration SHORT = Duration.seconds(6);
     private static final double HEAD = 54;
+    /** Characters of a notice: three lines. */
+    private static final int MOST = 420;
+
     private final Label text = Ui.prose("", "notice-text");
     private final HBox bar = new HBox(12, text, Ui.spring(), Ui.button(Words.of("notice.close"), this::clear, "quiet"));
     private final PauseTransition fade = new PauseTransition(SHORT);
@@ -48,7 +52,7 @@ public final class Notices {
             Platform.runLater(() -> show(message, stays));
             return;
         }
-        text.setText(message);
+        text.setText(PlainLine.of(message, MOST));
         bar.getStyleClass().removeAll("problem");
         if (stays) {
             bar.getStyleClass().add("problem");

@@ -5,6 +5,7 @@ import farglass.desk.camp.CampStation;
 import farglass.desk.check.CheckStation;
 import farglass.desk.debrief.DebriefStation;
 import farglass.desk.film.FilmStation;
+import farglass.desk.library.LibrarySheet;
 import farglass.desk.matchup.MatchupStation;
 import farglass.desk.matchup.MeetingModel;
 import farglass.desk.plan.PlanStation;
@@ -57,10 +58,15 @@ public final class Shell {
         root.setId("shell");
         rail.getStyleClass().add("rail");
         rail.getChildren().add(Ui.label(Words.of("app.rail"), "rail-title"));
+        if (desk.library().readOnly()) {
+            Label reading = Ui.prose(Words.of("app.reading-only"), "rail-reading");
+            reading.setId("reading-only");
+            rail.getChildren().add(reading);
+        }
         stations.forEach(s -> rail.getChildren().add(button(s)));
         VBox spring = new VBox();
         Ui.grow(spring);
-        rail.getChildren().addAll(spring, longWork(), keyHint());
+        rail.getChildren().addAll(spring, longWork(), libraryButton(), keyHint());
         page.setPadding(new Insets(14, 20, 14, 20));
         // laid over the head of the page, so that nothing moves under the hand when a notice comes
         Node notice = desk.notices().view();
@@ -125,6 +131,27 @@ public final class Shell {
         Button hint = Ui.button(Words.of("keys.hint"), this::keySheet, "rail-hint");
         hint.setMaxWidth(Double.MAX_VALUE);
         return hint;
+    }
+
+    private Node libraryButton() {
+        Button b = Ui.button(Words.of("library.button"), this::librarySheet, "rail-hint");
+        b.setId("rail-library");
+        b.setMaxWidth(Double.MAX_VALUE);
+        return b;
+    }
+
+    /** Where the library lies, and its backups. */
+    public void librarySheet() {
+        if (page.lookup("#library-sheet") != null) {
+            return;
+        }
+        LibrarySheet[] laid = new LibrarySheet[1];
+        laid[0] = new LibrarySheet(desk, desk::report, () -> {
+            page.getChildren().remove(laid[0]);
+            current.shown();
+        });
+        page.getChildren().add(laid[0]);
+        laid[0].requestFocus();
     }
 
     private void keyPressed(KeyEvent e) {

@@ -10,18 +10,20 @@ import farglass.film.sound.Voice;
 import farglass.film.sound.WaveFile;
 import farglass.match.Drawing;
 import farglass.match.MatchRecord;
+import farglass.store.WholeFile;
 import farglass.store.bundle.FileNames;
 import farglass.store.json.FormatException;
 import farglass.store.json.TalkJson;
+import farglass.store.json.TextFile;
 import farglass.talk.Taking;
 import farglass.talk.Talk;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.nio.file.StandardCopyOption;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.Function;
 import java.util.function.Supplier;
 import java.util.stream.Stream;
@@ -39,6 +41,7 @@ import javafx.util.Duration;
 public final class Speaking {
     private static final double LOOK_EVERY_MS = 40;
     private static final String FOLDER = "talks";
+    private static final int MOST_MB = 32;
 
     private final Desk desk;
     private final FilmView film;
@@ -52,6 +55,8 @@ public final class Speaking {
     private long begunNanos;
     private String cue;
     private MatchRecord match;
+    /** The window is closing: nothing is begun any more. */
+    private boolean closed;
 
     /**
      * @param marks what is drawn on the picture now
@@ -69,6 +74,12 @@ public final class Speaking {
         this.file = file;
         this.painter = painter;
         looking.setCycleCount(Animation.INDEFINITE);
+        desk.onClosing(() -> {
+            closed = true;
+            if (running.get()) {
+                end();
+            }
+        });
     }
 
     public ReadOnlyBooleanProperty running() {
@@ -85,8 +96,8 @@ public final class Speaking {
             cue = words.strip();
             match = desk.openRecord().get();
             desk.background()
-                    .compute(
-                            "voice",
+                    .command(
+                            Words.of("talk.name"),
                             Voice::ofMachine,
                             this::begin,
                             e -> desk.notices().problem(e.getMessage()));
@@ -94,6 +105,10 @@ public final class Speaking {
     }
 
     private void begin(Voice heard) {
+        if (closed) {
+            heard.end();
+            return;
+        }
         voice = heard;
         taking = new Taking();
         begunNanos = System.nanoTime();
@@ -128,8 +143,8 @@ public final class Speaking {
         String id = FileNames.of(match.id()) + "-" + desk.clock().millis() + "-" + length;
         Talk talk = taken.done(id, match.id(), file.apply(match), cue, length);
         desk.background()
-                .compute(
-                        "talk",
+                .command(
+                        Words.of("talk.name"),
                         () -> keep(talk, heard.end()),
                         kept -> desk.notices().done(Words.of("talk.kept", length / 1000.0)),
                         e -> desk.notices().problem(Words.of("export.failed", id, e.getMessage())));
@@ -143,13 +158,7 @@ public final class Speaking {
         Files.createDirectories(folder());
         WaveFile.write(said, folder().resolve(talk.id() + ".wav"));
         // the talk is there once this file is; its voice is there before
-        Path part = folder().resolve(talk.id() + ".json.part");
-        try {
-            Files.writeString(part, TalkJson.write(talk));
-            Files.move(part, folder().resolve(talk.id() + ".json"), StandardCopyOption.REPLACE_EXISTING);
-        } finally {
-            Files.deleteIfExists(part);
-        }
+        WholeFile.write(folder().resolve(talk.id() + ".json"), TalkJson.write(talk));
         return talk;
     }
 
@@ -159,7 +168,7 @@ public final class Speaking {
         if (r == null) {
             return;
         }
-        desk.background().longWork(Words.of("talk.writing"), (progress, cancelled) -> {
+        desk.background().export(Words.of("talk.writing"), (progress, cancelled) -> {
             try {
                 Optional<Talk> last = last(r.id());
                 if (last.isEmpty()) {
@@ -171,6 +180,7 @@ public final class Speaking {
                 Path target = desk.library().folder().resolve("reels").resolve("talk-" + talk.id() + ".mp4");
                 Path source = desk.library().folder().resolve(talk.film());
                 if (new TalkReel(talk, source, said, painter).write(target, progress, cancelled)) {
+                    desk.exported(Set.of(r.details().a().id(), r.details().b().id()), target);
                     desk.notices().done(Words.of("export.done", target));
                 }
             } catch (FilmException e) {
@@ -193,7 +203,7 @@ public final class Speaking {
                     .toList();
         }
         for (Path p : files) {
-            Talk talk = TalkJson.read(Files.readString(p));
+            Talk talk = TalkJson.read(TextFile.read(p, MOST_MB));
             if (talk.match().equals(id)) {
                 return Optional.of(talk);
             }

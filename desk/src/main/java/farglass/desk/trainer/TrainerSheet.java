@@ -161,7 +161,7 @@ public final class TrainerSheet extends StackPane {
             return;
         }
         desk.background()
-                .compute(
+                .query(
                         "practice",
                         () -> marked(kept.get(), learner),
                         m -> show(learner, m),

@@ -1,0 +1,267 @@
+package farglass.desk.library;
+
+import farglass.desk.shell.Desk;
+import farglass.desk.shell.Ui;
+import farglass.desk.shell.Words;
+import farglass.store.Backups;
+import farglass.store.Difference;
+import farglass.store.Library;
+import farglass.store.Restoring;
+import farglass.store.Verification;
+import java.io.File;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.function.Consumer;
+import javafx.geometry.Pos;
+import javafx.scene.control.Button;
+import javafx.scene.control.CheckBox;
+import javafx.scene.control.Label;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.StackPane;
+import javafx.scene.layout.VBox;
+import javafx.stage.DirectoryChooser;
+import javafx.stage.FileChooser;
+
+/** Where the library lies, its backups, what one holds otherwise than the library now, and bringing back all or single matches. */
+public final class LibrarySheet extends StackPane {
+    private final Desk desk;
+    private final Runnable close;
+    private final Consumer<Path> report;
+    private final Label where = Ui.prose("", "body");
+    private final Label second = Ui.prose("", "body");
+    private final BackupList backups = new BackupList();
+    private final VBox difference = new VBox(4);
+    private final Label heading = Ui.label("", "heading");
+    private final Button all = Ui.button(Words.of("library.bring-all"), this::bringAll, "choice");
+    private final Button some = Ui.button(Words.of("library.bring-some"), this::bringSome, "choice");
+    private final Map<String, CheckBox> boxes = new LinkedHashMap<>();
+
+    /**
+     * @param report writes the report file to the path it gets
+     * @param close puts the sheet away
+     */
+    public LibrarySheet(Desk desk, Consumer<Path> report, Runnable close) {
+        this.desk = desk;
+        this.report = report;
+        this.close = close;
+        getStyleClass().add("veil");
+        setId("library-sheet");
+        VBox sheet = Ui.sheet(
+                Words.of("library.title"),
+                Ui.button(Words.of("notice.close"), close, "quiet"),
+                Ui.label(Words.of("library.question"), "question"),
+                where,
+                secondLine(),
+                tools(),
+                new HBox(14, Ui.grow(listed()), Ui.grow(compared())));
+        VBox.setVgrow(sheet.getChildren().get(sheet.getChildren().size() - 1), javafx.scene.layout.Priority.ALWAYS);
+        sheet.getStyleClass().add("floating");
+        sheet.setMaxSize(1100, 680);
+        getChildren().add(sheet);
+        backups.getSelectionModel().selectedItemProperty().addListener((o, was, is) -> compare(is));
+        addEventFilter(KeyEvent.KEY_PRESSED, e -> {
+            if (e.getCode() == KeyCode.ESCAPE) {
+                close.run();
+                e.consume();
+            }
+        });
+        fill();
+    }
+
+    private VBox listed() {
+        VBox box = new VBox(6, Ui.label(Words.of("library.backups"), "heading"), Ui.grow(backups));
+        box.setPrefWidth(560);
+        return box;
+    }
+
+    private VBox compared() {
+        ScrollPane scroll = new ScrollPane(difference);
+        scroll.setFitToWidth(true);
+        all.setId("bring-all");
+        some.setId("bring-some");
+        HBox buttons = new HBox(8, Ui.spring(), some, all);
+        VBox box = new VBox(6, heading, Ui.grow(scroll), Ui.prose(Words.of("library.kept-first"), "soft"), buttons);
+        box.setPrefWidth(480);
+        return box;
+    }
+
+    private HBox secondLine() {
+        HBox line = new HBox(
+                10,
+                second,
+                Ui.button(Words.of("library.second.choose"), this::chooseSecond, "choice"),
+                Ui.button(Words.of("library.second.none"), () -> setSecond(""), "quiet"));
+        line.setAlignment(Pos.CENTER_LEFT);
+        second.setMaxWidth(680);
+        return line;
+    }
+
+    private HBox tools() {
+        Button now = Ui.button(Words.of("library.back-up"), this::backUp, "choice");
+        now.setId("back-up");
+        HBox line = new HBox(8, now, Ui.button(Words.of("library.report"), this::chooseReport, "choice"));
+        line.setAlignment(Pos.CENTER_LEFT);
+        return line;
+    }
+
+    private void fill() {
+        second.setText(desk.settings()
+                .get(Library.SECOND_BACKUPS)
+                .filter(s -> !s.isBlank())
+                .map(s -> Words.of("library.second", s))
+                .orElse(Words.of("library.second.off")));
+        Library library = desk.library();
+        desk.background()
+                .query(
+                        "backups",
+                        () -> {
+                            List<Backups.Backup> found = library.backups().all();
+                            String last = library.backups()
+                                    .newest()
+                                    .map(b -> b.date().toString())
+                                    .orElse(Words.of("library.never"));
+                            String text = Words.of(
+                                    "library.where", library.file(), BackupList.size(Files.size(library.file())), last);
+                            return Map.entry(text, found);
+                        },
+                        found -> {
+                            where.setText(found.getKey());
+                            backups.show(found.getValue());
+                            found.getValue().forEach(this::verify);
+                        },
+                        e -> where.setText(String.valueOf(e.getMessage())));
+    }
+
+    private void verify(Backups.Backup b) {
+        desk.background()
+                .query(
+                        "verify " + b.path(),
+                        () -> Verification.of(b.path(), desk.clock()),
+                        v -> backups.verified(b, v),
+                        e -> backups.verified(
+                                b, new Verification(0, Map.of(), List.of(String.valueOf(e.getMessage())))));
+    }
+
+    private void compare(Backups.Backup b) {
+        difference.getChildren().clear();
+        boxes.clear();
+        some.setDisable(true);
+        all.setDisable(true);
+        heading.setText("");
+        if (b == null) {
+            return;
+        }
+        heading.setText(Words.of("library.comparing"));
+        desk.background()
+                .query(
+                        "difference",
+                        () -> new Restoring(desk.library().file(), b.path(), desk.clock()).difference(),
+                        d -> show(b, d),
+                        e -> heading.setText(String.valueOf(e.getMessage())));
+    }
+
+    private void show(Backups.Backup b, Difference d) {
+        boolean mayChange = !desk.library().readOnly();
+        all.setDisable(backups.bad(b));
+        heading.setText(Words.of(d.nothing() ? "library.same" : "library.differs", b.date()));
+        for (Difference.Match m : d.matches()) {
+            String text = m.now() < 0
+                    ? Words.of("library.only-then", m.title(), m.then())
+                    : m.then() < 0
+                            ? Words.of("library.only-now", m.title(), m.now())
+                            : Words.of("library.changed", m.title(), m.then(), m.now());
+            if (m.then() < 0) {
+                difference.getChildren().add(Ui.prose(text, "soft"));
+                continue;
+            }
+            CheckBox box = new CheckBox(text);
+            box.setWrapText(true);
+            box.selectedProperty()
+                    .addListener((o, was, is) -> some.setDisable(
+                            !mayChange || boxes.values().stream().noneMatch(CheckBox::isSelected)));
+            boxes.put(m.id(), box);
+            difference.getChildren().add(box);
+        }
+        rest("library.plans", d.plans());
+        rest("library.assignments", d.assignments());
+        rest("library.settings", d.settings());
+    }
+
+    private void rest(String key, List<String> ids) {
+        if (!ids.isEmpty()) {
+            difference.getChildren().add(Ui.prose(Words.of(key, ids.size()), "soft"));
+        }
+    }
+
+    private void backUp() {
+        desk.background()
+                .command(
+                        Words.of("library.backup.name"),
+                        () -> desk.library().backUp(null),
+                        made -> {
+                            desk.notices().done(Words.of("library.backed-up", made));
+                            fill();
+                        },
+                        e -> desk.notices().problem(String.valueOf(e.getMessage())));
+    }
+
+    private void bringAll() {
+        Backups.Backup b = backups.getSelectionModel().getSelectedItem();
+        if (b != null) {
+            close.run();
+            desk.bringBack(b.path());
+        }
+    }
+
+    private void bringSome() {
+        Backups.Backup b = backups.getSelectionModel().getSelectedItem();
+        List<String> ids = new ArrayList<>();
+        boxes.forEach((id, box) -> {
+            if (box.isSelected()) {
+                ids.add(id);
+            }
+        });
+        if (b == null || ids.isEmpty()) {
+            return;
+        }
+        desk.background()
+                .write(
+                        () -> Restoring.matches(desk.library(), b.path(), ids, desk.clock()),
+                        done -> {
+                            desk.readAnew();
+                            close.run();
+                            desk.notices().done(Words.of("library.brought-some", ids.size(), b.date()));
+                        },
+                        e -> desk.notices().problem(String.valueOf(e.getMessage())));
+    }
+
+    private void chooseSecond() {
+        DirectoryChooser chooser = new DirectoryChooser();
+        chooser.setTitle(Words.of("library.second.title"));
+        File folder = chooser.showDialog(getScene().getWindow());
+        if (folder != null) {
+            setSecond(folder.getAbsolutePath());
+        }
+    }
+
+    private void setSecond(String folder) {
+        desk.settings().set(Library.SECOND_BACKUPS, folder);
+        fill();
+    }
+
+    private void chooseReport() {
+        FileChooser chooser = new FileChooser();
+        chooser.setInitialFileName("farglass-report.txt");
+        File file = chooser.showSaveDialog(getScene().getWindow());
+        if (file != null) {
+            report.accept(file.toPath());
+        }
+    }
+}
