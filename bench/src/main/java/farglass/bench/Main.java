@@ -43,6 +43,7 @@ public final class Main {
     private Main() {}
 
     public static void main(String[] args) throws Exception {
+        java.util.logging.Logger.getLogger("").setLevel(java.util.logging.Level.WARNING);
         String chosen = args.length == 0 ? "" : args[0];
         if (chosen.equals("EnduranceBench")) {
             // hours: only when it is asked for

@@ -30,7 +30,7 @@ public final class DeskApp extends Application {
 
     private Stage stage;
     private List<String> args;
-    private Desk desk;
+    private volatile Desk desk;
     private Shell shell;
     /** The user wants to leave although something is not written yet. */
     private boolean insisted;
@@ -41,6 +41,9 @@ public final class DeskApp extends Application {
         args = getParameters().getRaw();
         Look.load();
         Thread.setDefaultUncaughtExceptionHandler((thread, e) -> unexpected(e));
+        // ended from outside: what was confirmed is written, and the library is free for the next before Java itself
+        // has ended
+        Runtime.getRuntime().addShutdownHook(new Thread(this::closeDesk, "ended"));
         stage.setTitle(Words.of("app.title"));
         stage.setMinWidth(1000);
         stage.setMinHeight(640);
@@ -217,11 +220,16 @@ public final class DeskApp extends Application {
         anew(null, null);
     }
 
+    private void closeDesk() {
+        Desk open = desk;
+        if (open != null) {
+            open.close();
+        }
+    }
+
     @Override
     public void stop() {
-        if (desk != null) {
-            desk.close();
-        }
+        closeDesk();
         Platform.exit();
     }
 }

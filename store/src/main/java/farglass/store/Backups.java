@@ -11,6 +11,7 @@ import java.sql.Statement;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
+import java.time.LocalTime;
 import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -33,6 +34,7 @@ import java.util.stream.Stream;
 public final class Backups {
     private static final int KEPT = 7;
     private static final DateTimeFormatter MOMENT = DateTimeFormatter.ofPattern("yyyy-MM-dd.HHmmss");
+    private static final DateTimeFormatter TIME = DateTimeFormatter.ofPattern(".HHmmss");
     private static final List<String> TABLES =
             List.of("match_record", "edit_log", "plan", "plan_version", "assignment", "setting");
 
@@ -54,10 +56,11 @@ public final class Backups {
      * One copy.
      *
      * @param date the day it was made
+     * @param time the time of day, or null for a daily one
      * @param bytes its size
      * @param whole whether its length and beginning are those of a whole library; {@link Verification} looks closer
      */
-    public record Backup(Path path, LocalDate date, Kind kind, long bytes, boolean whole) {}
+    public record Backup(Path path, LocalDate date, LocalTime time, Kind kind, long bytes, boolean whole) {}
 
     /**
      * @param library its real path
@@ -96,7 +99,8 @@ public final class Backups {
                 Matcher m = name.matcher(p.getFileName().toString());
                 if (m.matches() && Files.isRegularFile(p)) {
                     Kind kind = m.group(2) == null ? Kind.DAILY : m.group(3) == null ? Kind.ASKED : Kind.BEFORE;
-                    found.add(new Backup(p, LocalDate.parse(m.group(1)), kind, Files.size(p), whole(p)));
+                    LocalTime time = m.group(2) == null ? null : LocalTime.parse(m.group(2), TIME);
+                    found.add(new Backup(p, LocalDate.parse(m.group(1)), time, kind, Files.size(p), whole(p)));
                 }
             }
         } catch (IOException | java.time.DateTimeException e) {
@@ -128,11 +132,19 @@ public final class Backups {
         return good.isEmpty() ? Optional.empty() : Optional.of(good.get(good.size() - 1));
     }
 
-    /** The day's copy, unless it is there and whole; a failure is a warning and stops nothing. */
-    void daily(Connection c, Path second) {
+    /**
+     * The day's copy, unless it is there and whole; a failure is a warning and stops nothing.
+     *
+     * @return whether the day is done with; false while the library holds nothing worth a copy
+     */
+    boolean daily(Connection c, Path second) {
         LocalDate today = LocalDate.now(clock);
         Path target = folder().resolve(library.getFileName() + "." + today + ".bak");
         try {
+            Map<String, Long> here = counts(c);
+            if (here.get("match_record") + here.get("plan") + here.get("assignment") == 0) {
+                return false;
+            }
             if (!whole(target)) {
                 copy(c, target);
                 thin(folder(), Kind.DAILY);
@@ -145,6 +157,7 @@ public final class Backups {
                     "No backup could be made today (" + LibraryFile.reason(e) + "). Your change is kept in the library,"
                             + " and earlier backups too. Make room on the disk or check the folder " + folder() + ".");
         }
+        return true;
     }
 
     private void toSecond(Path made, Path second) {

@@ -24,7 +24,7 @@ final class Documents {
         AtomicReference<FormatException> damage = new AtomicReference<>();
         Arrays.parallelSetAll(records, i -> {
             try {
-                return MatchJson.read(documents.get(i));
+                return MatchJson.read(present(documents.get(i)));
             } catch (FormatException e) {
                 damage.compareAndSet(null, e);
                 return null;
@@ -34,6 +34,11 @@ final class Documents {
             throw damaged(damage.get());
         }
         return new ArrayList<>(Arrays.asList(records));
+    }
+
+    /** A document that is not there is read as an empty one, which says so. */
+    private static byte[] present(byte[] document) {
+        return document == null ? new byte[0] : document;
     }
 
     static MatchRecord match(String document) throws LibraryException {

@@ -375,23 +375,27 @@ public record Forgetting(
         }
     }
 
+    /** All files that go, with the library's copies as they are now. */
+    List<Path> files(List<Path> copies) {
+        List<Path> files = new ArrayList<>();
+        List.of(films, pictures, exported, copies).forEach(files::addAll);
+        return files;
+    }
+
     /**
-     * Deletes the files.
+     * Deletes files and folders.
      *
-     * @param copies the library's copies as they are now
-     * @return those that could not be deleted, and those that somebody has changed
+     * @return those that could not be deleted
      */
-    List<Path> deleteFiles(List<Path> copies) {
-        List<Path> left = new ArrayList<>(changed);
-        for (List<Path> some : List.of(films, pictures, exported, copies)) {
-            for (Path p : some) {
-                try (Stream<Path> below = Files.exists(p) ? Files.walk(p) : Stream.empty()) {
-                    for (Path one : below.sorted(Comparator.reverseOrder()).toList()) {
-                        Files.deleteIfExists(one);
-                    }
-                } catch (IOException e) {
-                    left.add(p);
+    static List<Path> deleteFiles(List<Path> files) {
+        List<Path> left = new ArrayList<>();
+        for (Path p : files) {
+            try (Stream<Path> below = Files.exists(p) ? Files.walk(p) : Stream.empty()) {
+                for (Path one : below.sorted(Comparator.reverseOrder()).toList()) {
+                    Files.deleteIfExists(one);
                 }
+            } catch (IOException e) {
+                left.add(p);
             }
         }
         return left;

@@ -20,6 +20,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Consumer;
+import java.util.stream.Collectors;
 import org.jdbi.v3.core.Handle;
 import org.jdbi.v3.core.Jdbi;
 import org.jdbi.v3.core.JdbiException;
@@ -34,6 +35,9 @@ import org.jdbi.v3.core.JdbiException;
 public final class Library implements AutoCloseable {
     /** Setting: a folder for a second copy of each day's backup. */
     public static final String SECOND_BACKUPS = "backup.second";
+
+    /** Setting: files that go with an athlete who is being forgotten, one a line. */
+    private static final String FORGETTING = "forgetting";
 
     private final Path file;
     private final Clock clock;
@@ -122,7 +126,9 @@ public final class Library implements AutoCloseable {
         Path real = LibraryFile.real(file);
         LibraryLock lock = LibraryLock.take(real);
         try {
-            return new Library(real, clock, lock, anew);
+            Library library = new Library(real, clock, lock, anew);
+            library.goOnForgetting();
+            return library;
         } catch (LibraryException | RuntimeException e) {
             lock.close();
             throw e;
@@ -381,23 +387,67 @@ public final class Library implements AutoCloseable {
      * @return files that could not be deleted; empty when all is gone
      */
     public synchronized List<Path> forget(Forgetting f) throws LibraryException {
+        List<Path> files = f.files(backups.everything(secondBackups()));
         change(() -> {
             f.delete(handle);
+            // should the process end before all is gone, the next opening goes on from here
+            put(FORGETTING, files.stream().map(Path::toString).collect(Collectors.joining("\n")));
             return null;
         });
-        try (Statement s = connection.createStatement()) {
-            // what was deleted still lies in free pages and in the journal
-            s.execute("VACUUM");
-            s.execute("PRAGMA wal_checkpoint(TRUNCATE)");
-            open.resized();
+        try {
+            List<Path> left = new ArrayList<>(f.changed());
+            left.addAll(finishForgetting());
+            return left;
         } catch (SQLException e) {
             throw new LibraryException(
                     "The athlete is out of the library, but its free room could not be wiped (" + LibraryFile.reason(e)
-                            + "). Make room on the disk and forget the athlete again.",
+                            + "). Make room on the disk; it is tried again when the library is opened.",
                     e);
         }
+    }
+
+    private void put(String name, String text) {
+        handle.execute("DELETE FROM setting WHERE name = ?", name);
+        handle.execute("INSERT INTO setting (name, text) VALUES (?, ?)", name, text);
+    }
+
+    /** Wipes free pages and the journal, deletes the files that were to go, and forgets that it had to. */
+    private List<Path> finishForgetting() throws LibraryException, SQLException {
+        List<Path> files = new ArrayList<>();
+        setting(FORGETTING).orElse("").lines().forEach(l -> files.add(Path.of(l)));
+        for (Path p : backups.everything(secondBackups())) {
+            if (!files.contains(p)) {
+                files.add(p);
+            }
+        }
+        wipe();
+        List<Path> left = Forgetting.deleteFiles(files);
+        change(() -> handle.execute("DELETE FROM setting WHERE name = ?", FORGETTING));
+        wipe();
+        // the backup of the day went too
         backedUp = false;
-        return f.deleteFiles(backups.everything(secondBackups()));
+        return left;
+    }
+
+    private void wipe() throws SQLException {
+        try (Statement s = connection.createStatement()) {
+            s.execute("VACUUM");
+            s.execute("PRAGMA wal_checkpoint(TRUNCATE)");
+        }
+        open.resized();
+    }
+
+    /** A forgetting that was cut short is brought to its end. */
+    private void goOnForgetting() throws LibraryException {
+        if (setting(FORGETTING).isPresent()) {
+            try {
+                backedUp = true;
+                finishForgetting();
+            } catch (SQLException e) {
+                warn("Forgetting an athlete is not finished yet (" + LibraryFile.reason(e)
+                        + "): make room on the disk and open the library again.");
+            }
+        }
     }
 
     public synchronized Optional<String> setting(String name) throws LibraryException {
@@ -420,8 +470,8 @@ public final class Library implements AutoCloseable {
 
     public synchronized void set(String name, String text) throws LibraryException {
         change(() -> {
-            handle.execute("DELETE FROM setting WHERE name = ?", name);
-            return handle.execute("INSERT INTO setting (name, text) VALUES (?, ?)", name, text);
+            put(name, text);
+            return null;
         });
     }
 
@@ -493,8 +543,7 @@ public final class Library implements AutoCloseable {
         }
         open.check(connection);
         if (!backedUp) {
-            backups.daily(connection, secondBackups());
-            backedUp = true;
+            backedUp = backups.daily(connection, secondBackups());
         }
         T done;
         try {

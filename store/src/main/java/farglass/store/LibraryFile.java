@@ -271,6 +271,8 @@ final class LibraryFile {
         try (Statement s = c.createStatement()) {
             s.execute("PRAGMA journal_mode = WAL");
             s.execute("PRAGMA synchronous = FULL");
+            // what is deleted is overwritten where it stood
+            s.execute("PRAGMA secure_delete = ON");
         }
         if (version < VERSION) {
             backups.beforeChange(c);

@@ -57,11 +57,12 @@ public record Salvage(
     static Salvage of(Connection c) throws SQLException {
         List<String> missing = new ArrayList<>();
         List<MatchRecord> matches = documents(
-                rows(c, "match_record", "id", "CASE removed WHEN 0 THEN document END", missing),
+                rows(c, "match_record", "id", "CASE removed WHEN 0 THEN COALESCE(document, '') END", missing),
                 "match",
                 MatchJson::read,
                 missing);
-        Map<String, String> versions = rows(c, "plan_version", "plan_id || char(10) || n", "document", missing);
+        Map<String, String> versions =
+                rows(c, "plan_version", "plan_id || char(10) || n", "COALESCE(document, '')", missing);
         Map<String, String> standing = new LinkedHashMap<>();
         rows(c, "plan", "id", "current_version", missing).forEach((id, n) -> {
             String document = versions.get(id + "\n" + n);
@@ -73,8 +74,11 @@ public record Salvage(
         });
         List<Plan> plans = documents(standing, "plan", PlanJson::read, missing);
         List<Assignment> assignments = documents(
-                rows(c, "assignment", "id", "document", missing), "assignment", PlanJson::readAssignment, missing);
-        Map<String, String> settings = rows(c, "setting", "name", "text", missing);
+                rows(c, "assignment", "id", "COALESCE(document, '')", missing),
+                "assignment",
+                PlanJson::readAssignment,
+                missing);
+        Map<String, String> settings = rows(c, "setting", "name", "COALESCE(text, '')", missing);
         if (matches.isEmpty() && plans.isEmpty() && assignments.isEmpty() && !missing.isEmpty()) {
             throw new SQLException("nothing of it can be read");
         }
@@ -119,7 +123,8 @@ public record Salvage(
                 if (scan(c, select + " WHERE " + key + " = '" + id.replace("'", "''") + "'", one) && !one.isEmpty()) {
                     rows.putAll(one);
                 } else if (!table.equals("plan_version")) {
-                    missing.add("The " + table.replace('_', ' ') + " " + id.replace('\n', ' ') + " cannot be read.");
+                    missing.add("The " + table.replace("_record", "").replace('_', ' ') + " " + id.replace('\n', ' ')
+                            + " cannot be read.");
                 }
             }
         }

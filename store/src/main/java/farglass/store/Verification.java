@@ -54,16 +54,10 @@ public record Verification(int version, Map<String, Long> counts, List<String> f
             faults.add(fault);
         }
         Map<String, Long> counts = new LinkedHashMap<>();
-        each(c, "match_record", "id, document", counts, faults, r -> MatchJson.read(r.getBytes(2)));
-        each(c, "edit_log", "match_id || ', edit ' || n, edit", counts, faults, r -> EditJson.read(r.getString(2)));
-        each(
-                c,
-                "plan_version",
-                "plan_id || ', version ' || n, document",
-                counts,
-                faults,
-                r -> PlanJson.read(r.getString(2)));
-        each(c, "assignment", "id, document", counts, faults, r -> PlanJson.readAssignment(r.getString(2)));
+        each(c, "match_record", "id, document", counts, faults, r -> MatchJson.read(text(r)));
+        each(c, "edit_log", "match_id || ', edit ' || n, edit", counts, faults, r -> EditJson.read(text(r)));
+        each(c, "plan_version", "plan_id || ', version ' || n, document", counts, faults, r -> PlanJson.read(text(r)));
+        each(c, "assignment", "id, document", counts, faults, r -> PlanJson.readAssignment(text(r)));
         each(c, "plan", "id", counts, faults, r -> {});
         each(c, "setting", "name, text", counts, faults, r -> {});
         ask(
@@ -90,6 +84,11 @@ public record Verification(int version, Map<String, Long> counts, List<String> f
         } catch (SQLException e) {
             return "Parts of the file cannot be read: " + LibraryFile.reason(e) + ".";
         }
+    }
+
+    private static String text(ResultSet row) throws SQLException {
+        String text = row.getString(2);
+        return text == null ? "" : text;
     }
 
     private interface Reading {

@@ -215,6 +215,23 @@ class ForgettingTest {
     }
 
     @Test
+    void aForgettingThatWasCutShortIsFinishedAtTheNextOpening() throws Exception {
+        Path file = folder.resolve("my.farglass");
+        Path picture = file("reels/hers.mp4", "picture");
+        try (Library l = Library.open(file, NEXT)) {
+            l.set("forgetting", picture.toString());
+        }
+        assertThat(picture).exists();
+        assertThat(folder.resolve("backups")).isNotEmptyDirectory();
+        try (Library l = Library.open(file, NEXT)) {
+            assertThat(l.setting("forgetting")).isEmpty();
+            assertThat(l.matches()).hasSize(all - 1);
+        }
+        assertThat(picture).doesNotExist();
+        assertThat(folder.resolve("backups")).isEmptyDirectory();
+    }
+
+    @Test
     void anEarlierVersionOfAPlanForgetsToo() throws Exception {
         try (Library l = Library.open(folder.resolve("my.farglass"), NEXT)) {
             Plan quiet = Plan.empty("three", "Against Odile", "ansa-kellivar", "odile-marrowen");

@@ -235,6 +235,10 @@ class LibraryFaultsTest {
         Path second = folder.resolve("stick");
         try (Library library = open()) {
             library.set(Library.SECOND_BACKUPS, second.toString());
+            assertThat(library.backups().all())
+                    .as("nothing is worth a copy yet")
+                    .isEmpty();
+            library.add(Samples.record("m0"));
         }
         try (Library library = Library.open(file(), Samples.clock("2031-04-15T12:00:00Z"))) {
             library.add(Samples.record("m1"));

@@ -1,5 +1,9 @@
 package farglass.bench.fault;
 
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.ObjectMapper;
+import com.fasterxml.jackson.databind.node.ArrayNode;
+import com.fasterxml.jackson.databind.node.ObjectNode;
 import farglass.cli.Main;
 import farglass.lexicon.Lexicon;
 import farglass.match.MatchRecord;
@@ -9,7 +13,6 @@ import farglass.store.Library;
 import farglass.store.bundle.Bundle;
 import farglass.store.json.FormatException;
 import farglass.store.json.MatchJson;
-import farglass.store.json.PlanJson;
 import farglass.store.table.NotesTable;
 import farglass.store.table.TagTable;
 import java.io.ByteArrayOutputStream;
@@ -21,6 +24,7 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
+import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -63,9 +67,47 @@ public final class InputFaults {
             ",",
             "}");
 
+    private static final ObjectMapper JSON = new ObjectMapper();
+    private static final List<JsonNode> VALUES = values();
+
+    private static List<JsonNode> values() {
+        List<JsonNode> values = new ArrayList<>();
+        for (String json : List.of(
+                "null",
+                "true",
+                "-1",
+                "0",
+                "0.5",
+                "1e300",
+                "99999999999",
+                "2147483648",
+                "\"\"",
+                "\"a\"",
+                "\"b\"",
+                "\"\\u202e\\u001b[2J\"",
+                "[]",
+                "{}",
+                "[[]]",
+                "[null]",
+                "{\"\":null}",
+                "\"2031-02-30\"",
+                "\"NaN\"",
+                "\"not-visible\"",
+                "\"" + "long ".repeat(2000) + "\"")) {
+            try {
+                values.add(JSON.readTree(json));
+            } catch (IOException e) {
+                throw new IllegalStateException(e);
+            }
+        }
+        return values;
+    }
+
     private final Path folder;
     private final Map<String, int[]> counts = new TreeMap<>();
     private int wrong;
+    /** A match of the two whom the plan is about. */
+    private Path fought;
 
     private InputFaults(Path folder) {
         this.folder = folder;
@@ -88,6 +130,7 @@ public final class InputFaults {
 
     /** @param args how many inputs */
     public static void main(String[] args) throws Exception {
+        java.util.logging.Logger.getLogger("").setLevel(java.util.logging.Level.WARNING);
         new InputFaults(Files.createTempDirectory("farglass-inputs")).run(Integer.parseInt(args[0]));
         System.exit(0);
     }
@@ -99,7 +142,7 @@ public final class InputFaults {
         for (int i = 0; i < inputs; i++) {
             Random random = new Random(i);
             String kind = kinds.get(i % kinds.size());
-            byte[] bad = mutated(seeds.get(kind), random);
+            byte[] bad = changed(kind, seeds.get(kind), random);
             Path file = Files.write(folder.resolve("x" + kind.substring(kind.indexOf('.'))), bad);
             long begun = System.nanoTime();
             String fault = given(kind, file, random);
@@ -147,8 +190,32 @@ public final class InputFaults {
         seeds.put("score.match.json", MatchJson.write(demo.get(0)).getBytes(StandardCharsets.UTF_8));
         seeds.put("check.match.json", MatchJson.write(demo.get(1)).getBytes(StandardCharsets.UTF_8));
         seeds.put("agree.match.json", MatchJson.write(demo.get(1)).getBytes(StandardCharsets.UTF_8));
-        seeds.put("debrief.json", PlanJson.write(DemoLibrary.fought()).getBytes(StandardCharsets.UTF_8));
-        seeds.put("camp.json", PlanJson.write(DemoLibrary.fought()).getBytes(StandardCharsets.UTF_8));
+        Path whole = folder.resolve("whole.zip");
+        new Bundle(DemoLibrary.matches(Lexicon.builtIn(), DemoLibrary.SEED), List.of()).write(whole);
+        ByteArrayOutputStream plan = new ByteArrayOutputStream();
+        Main.run(
+                new PrintStream(plan, true, StandardCharsets.UTF_8),
+                System.err,
+                Clock.systemUTC(),
+                "plan",
+                "--library",
+                whole.toString(),
+                "--us",
+                "ansa-kellivar",
+                "--them",
+                "brisa-tolendt",
+                "--ruleset",
+                "points-gi",
+                "--no-draws");
+        seeds.put("debrief.json", plan.toByteArray());
+        seeds.put("camp.json", plan.toByteArray());
+        fought = folder.resolve("fought.match.json");
+        for (MatchRecord r : DemoLibrary.matches(Lexicon.builtIn(), DemoLibrary.SEED)) {
+            if (r.cornerOf("ansa-kellivar").isPresent()
+                    && r.cornerOf("brisa-tolendt").isPresent()) {
+                Files.writeString(fought, MatchJson.write(r));
+            }
+        }
         Path bundle = folder.resolve("seed.zip");
         new Bundle(demo, List.of(Plan.empty("p", "T", "a", "b"))).write(bundle);
         seeds.put("import.zip", Files.readAllBytes(bundle));
@@ -182,6 +249,49 @@ public final class InputFaults {
             seeds.put("film." + ending, Files.readAllBytes(film));
         }
         return seeds;
+    }
+
+    /** Half of the documents keep their form and get other values in it; half of the libraries keep their length. */
+    private static byte[] changed(String kind, byte[] good, Random random) throws IOException {
+        if (random.nextBoolean() && kind.endsWith("json")) {
+            return otherValues(good, random);
+        }
+        if (random.nextBoolean() && kind.endsWith("farglass")) {
+            byte[] bad = good.clone();
+            for (int k = 1 + random.nextInt(20); k > 0; k--) {
+                bad[100 + random.nextInt(bad.length - 100)] ^= (byte) (1 << random.nextInt(8));
+            }
+            return bad;
+        }
+        return mutated(good, random);
+    }
+
+    private static byte[] otherValues(byte[] good, Random random) throws IOException {
+        JsonNode root = JSON.readTree(good);
+        for (int k = 1 + random.nextInt(3); k > 0; k--) {
+            JsonNode at = root;
+            while (true) {
+                List<String> names = new ArrayList<>();
+                at.fieldNames().forEachRemaining(names::add);
+                int n = at.isArray() ? at.size() : names.size();
+                if (n == 0) {
+                    break;
+                }
+                int i = random.nextInt(n);
+                JsonNode next = at.isArray() ? at.get(i) : at.get(names.get(i));
+                if (next.isValueNode() || random.nextInt(6) == 0) {
+                    JsonNode other = VALUES.get(random.nextInt(VALUES.size())).deepCopy();
+                    if (at instanceof ArrayNode a) {
+                        a.set(i, other);
+                    } else {
+                        ((ObjectNode) at).set(names.get(i), other);
+                    }
+                    break;
+                }
+                at = next;
+            }
+        }
+        return JSON.writeValueAsBytes(root);
     }
 
     private static byte[] mutated(byte[] good, Random random) {
@@ -239,7 +349,7 @@ public final class InputFaults {
         return switch (command) {
             case "score", "check", "verify" -> run(n, command, path);
             case "agree" -> run(n, "agree", path, path);
-            case "debrief" -> run(n, "debrief", "--plan", path, "--match", path);
+            case "debrief" -> run(n, "debrief", "--plan", path, "--match", fought.toString());
             case "camp" ->
                 run(n, "camp", "--plan", path, "--from", "2031-01-01", "--event", "2031-02-01", "--minutes", "60");
             case "import" -> run(n, "import", into, path);

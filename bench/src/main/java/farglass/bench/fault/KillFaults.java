@@ -61,12 +61,22 @@ public final class KillFaults {
 
     /** Prints what was killed in what, and what came of it. */
     public void run() throws Exception {
+        Files.createDirectories(folder);
         for (int seed = 0; seed < seeds; seed++) {
             if (seed % 25 == 0) {
                 old(folder.resolve("old-" + seed + ".farglass"));
             }
             kill(seed);
             check(seed);
+        }
+        Path errors = folder.resolve("errors.txt");
+        long failed = Files.exists(errors)
+                ? Files.readAllLines(errors).stream()
+                        .filter(l -> l.contains("Exception"))
+                        .count()
+                : 0;
+        if (failed > 0) {
+            System.out.println("  exceptions of the processes themselves: " + failed + ", see " + errors);
         }
         System.out.printf(
                 Locale.ROOT,
@@ -114,12 +124,13 @@ public final class KillFaults {
                 .redirectError(ProcessBuilder.Redirect.appendTo(
                         folder.resolve("errors.txt").toFile()))
                 .start();
+        boolean early = seed % 4 == 0;
         String begun = null;
         try (BufferedReader said = p.inputReader(StandardCharsets.UTF_8)) {
             Thread killer = null;
             for (String line = said.readLine(); line != null; line = said.readLine()) {
-                if (killer == null) {
-                    // from its first word on, so that the start of Java is not what is killed
+                if (killer == null && (early || line.equals("ready"))) {
+                    // from its first word on or from its first edit, so that the start of Java is not what is killed
                     killer = new Thread(() -> {
                         try {
                             Thread.sleep(random.nextInt(LONGEST_MS));

@@ -79,6 +79,7 @@ public final class KilledProcess {
 
     /** @param args folder and seed */
     public static void main(String[] args) throws Exception {
+        java.util.logging.Logger.getLogger("").setLevel(java.util.logging.Level.WARNING);
         new KilledProcess(Path.of(args[0]), Integer.parseInt(args[1])).work();
     }
 
@@ -109,6 +110,7 @@ public final class KilledProcess {
                 library.add(now);
                 say("imported");
             }
+            say("ready");
             for (int i = 0; ; i++) {
                 int what = random.nextInt(100);
                 if (what < 70 && now.tags().size() < MOST_TAGS) {

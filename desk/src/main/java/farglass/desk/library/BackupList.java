@@ -59,7 +59,7 @@ final class BackupList extends ListView<Backups.Backup> {
 
         private Cell() {
             line.setAlignment(Pos.CENTER_LEFT);
-            date.setMinWidth(90);
+            date.setMinWidth(120);
             kind.setMinWidth(210);
         }
 
@@ -71,7 +71,7 @@ final class BackupList extends ListView<Backups.Backup> {
                 return;
             }
             Verification v = verified.get(b);
-            date.setText(b.date().toString());
+            date.setText(b.date() + (b.time() == null ? "" : " " + b.time().withSecond(0)));
             kind.setText(Words.of("library.kind." + b.kind().name().toLowerCase(Locale.ROOT)));
             content.setText(
                     v == null || !v.good()

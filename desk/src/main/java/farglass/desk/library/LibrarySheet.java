@@ -9,6 +9,7 @@ import farglass.store.Library;
 import farglass.store.Restoring;
 import farglass.store.Verification;
 import java.io.File;
+import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
@@ -36,6 +37,7 @@ public final class LibrarySheet extends StackPane {
     private final Consumer<Path> report;
     private final Label where = Ui.prose("", "body");
     private final Label second = Ui.prose("", "body");
+    private final Button without = Ui.button(Words.of("library.second.none"), () -> setSecond(""), "quiet");
     private final BackupList backups = new BackupList();
     private final VBox difference = new VBox(4);
     private final Label heading = Ui.label("", "heading");
@@ -94,10 +96,7 @@ public final class LibrarySheet extends StackPane {
 
     private HBox secondLine() {
         HBox line = new HBox(
-                10,
-                second,
-                Ui.button(Words.of("library.second.choose"), this::chooseSecond, "choice"),
-                Ui.button(Words.of("library.second.none"), () -> setSecond(""), "quiet"));
+                10, second, Ui.button(Words.of("library.second.choose"), this::chooseSecond, "choice"), without);
         line.setAlignment(Pos.CENTER_LEFT);
         second.setMaxWidth(680);
         return line;
@@ -112,6 +111,11 @@ public final class LibrarySheet extends StackPane {
     }
 
     private void fill() {
+        boolean on = desk.settings()
+                .get(Library.SECOND_BACKUPS)
+                .filter(s -> !s.isBlank())
+                .isPresent();
+        without.setVisible(on);
         second.setText(desk.settings()
                 .get(Library.SECOND_BACKUPS)
                 .filter(s -> !s.isBlank())
@@ -128,7 +132,7 @@ public final class LibrarySheet extends StackPane {
                                     .map(b -> b.date().toString())
                                     .orElse(Words.of("library.never"));
                             String text = Words.of(
-                                    "library.where", library.file(), BackupList.size(Files.size(library.file())), last);
+                                    "library.where", library.file(), BackupList.size(bytes(library.file())), last);
                             return Map.entry(text, found);
                         },
                         found -> {
@@ -137,6 +141,12 @@ public final class LibrarySheet extends StackPane {
                             found.getValue().forEach(this::verify);
                         },
                         e -> where.setText(String.valueOf(e.getMessage())));
+    }
+
+    /** With the journal, in which the newest changes lie. */
+    private static long bytes(Path library) throws IOException {
+        Path journal = library.resolveSibling(library.getFileName() + "-wal");
+        return Files.size(library) + (Files.exists(journal) ? Files.size(journal) : 0);
     }
 
     private void verify(Backups.Backup b) {

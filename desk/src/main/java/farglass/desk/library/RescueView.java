@@ -13,6 +13,7 @@ import javafx.application.Platform;
 import javafx.geometry.Insets;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
+import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
@@ -21,6 +22,7 @@ import javafx.scene.layout.VBox;
 /** What stands in the window when a library cannot be opened: why, and its backups to bring back. */
 public final class RescueView extends StackPane {
     private final BackupList backups = new BackupList();
+    private final Label question = Ui.prose(Words.of("rescue.question"), "question");
     private final Button bring = Ui.button(Words.of("rescue.bring"), () -> {}, "strong-button");
 
     /** What the user may ask for. */
@@ -53,7 +55,7 @@ public final class RescueView extends StackPane {
         VBox sheet = Ui.sheet(
                 Words.of("app.title"),
                 null,
-                Ui.prose(Words.of("rescue.question"), "question"),
+                question,
                 Ui.prose(why.getMessage(), "body"),
                 Ui.label(Words.of("library.backups"), "heading"),
                 Ui.grow(backups),
@@ -71,7 +73,10 @@ public final class RescueView extends StackPane {
     private void look(Path library, Clock clock) {
         try {
             List<Backups.Backup> found = Backups.of(library, clock).all();
-            Platform.runLater(() -> backups.show(found));
+            Platform.runLater(() -> {
+                backups.show(found);
+                question.setText(Words.of(found.isEmpty() ? "rescue.none" : "rescue.question"));
+            });
             for (int i = found.size() - 1; i >= 0; i--) {
                 Backups.Backup b = found.get(i);
                 Verification v = verified(b, clock);

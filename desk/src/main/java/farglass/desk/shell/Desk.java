@@ -71,6 +71,7 @@ public final class Desk implements AutoCloseable {
     private final Deque<Edit> afterStep = new ArrayDeque<>();
 
     private final List<Runnable> closing = new ArrayList<>();
+    private boolean closed;
     private Consumer<Path> bringBack = backup -> {};
     private Consumer<Path> report = target -> {};
     /** Made when the first chart is drawn. */
@@ -596,9 +597,16 @@ public final class Desk implements AutoCloseable {
         background.query("likely", () -> LikelyNext.of(all, lexicon), likely::set, e -> {});
     }
 
+    /** Waits for what was confirmed and frees the library; the second time it does nothing. */
     @Override
-    public void close() {
-        closing();
+    public synchronized void close() {
+        if (closed) {
+            return;
+        }
+        closed = true;
+        if (Platform.isFxApplicationThread()) {
+            closing();
+        }
         background.close();
         library.close();
     }

@@ -144,6 +144,9 @@ public final class TagTable {
             }
         } catch (java.io.UncheckedIOException e) {
             throw new FormatException("", "not a table: " + e.getCause().getMessage());
+        } catch (IllegalArgumentException e) {
+            // a header row with an empty or doubled name
+            throw new FormatException("", "not a table: the columns of its first row cannot be told apart");
         }
         return tags;
     }
