@@ -19,7 +19,8 @@ public final class LogFile {
     private static final int BYTES = 512 * 1024;
     private static final int FILES = 3;
     private static final String OURS = "farglass.";
-    private static final int FRAMES = 30;
+    private static final int FRAMES = 15;
+    private static final int CAUSES = 5;
 
     private LogFile() {}
 
@@ -35,6 +36,8 @@ public final class LogFile {
             root.removeHandler(h);
         }
         root.setLevel(Level.WARNING);
+        // says at every start that it was loaded from the class path, as it is meant to be
+        Logger.getLogger("javafx").setLevel(Level.SEVERE);
         try {
             Files.createDirectories(folder(home));
             FileHandler handler =
@@ -61,14 +64,12 @@ public final class LogFile {
                     .append(": ")
                     .append(source.startsWith(OURS) ? r.getMessage() : "(text left out)")
                     .append('\n');
-            int left = FRAMES;
-            for (Throwable t = r.getThrown(); t != null && left > 0; t = t.getCause()) {
+            int causes = CAUSES;
+            for (Throwable t = r.getThrown(); t != null && causes-- > 0; t = t.getCause()) {
                 out.append("  ").append(t.getClass().getName()).append('\n');
-                for (StackTraceElement e : t.getStackTrace()) {
-                    if (left-- <= 0) {
-                        break;
-                    }
-                    out.append("    at ").append(e).append('\n');
+                StackTraceElement[] trace = t.getStackTrace();
+                for (int i = 0; i < Math.min(FRAMES, trace.length); i++) {
+                    out.append("    at ").append(trace[i]).append('\n');
                 }
             }
             return out.toString();

@@ -137,7 +137,8 @@ public final class KillFaults {
                         } catch (InterruptedException e) {
                             return;
                         }
-                        p.destroyForcibly();
+                        // not through the process itself, which would close what it has said and nobody has read
+                        p.toHandle().destroyForcibly();
                     });
                     killer.start();
                 }

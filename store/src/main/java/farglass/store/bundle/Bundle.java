@@ -109,7 +109,7 @@ public record Bundle(List<MatchRecord> records, List<Plan> plans) {
                         throw new FormatException("", "the bundle says " + shortened(text) + ", not " + FORMAT);
                     }
                 } else if (name.endsWith(".match.json")) {
-                    records.add(named(name, () -> MatchJson.read(text)));
+                    records.add(named(name, () -> MatchJson.fromOutside(bytes)));
                 } else if (name.endsWith(".plan.json")) {
                     plans.add(named(name, () -> PlanJson.read(text)));
                 }

@@ -28,8 +28,8 @@ final class Fields {
     private static final double MAX_MS = 1e12;
     /** Fields of most tags. */
     private static final int FEW = 10;
-    /** Values in the lists and objects of one field: what the program itself writes there has some hundreds. */
-    private static final int MOST_VALUES = 100_000;
+    /** Characters of a name or id. */
+    private static final int LONGEST_NAME = 300;
 
     private String[] names = new String[FEW];
     /** Of the names, which are told apart by it nearly always. */
@@ -83,9 +83,11 @@ final class Fields {
      * @param listed name of the field; when it is such a list an empty one stands in its place
      * @param objects gets the list's objects
      * @param most objects that the list may have
+     * @param mostValues values in the lists and objects of one field: a tree of many small ones takes many times the room of its text
      * @throws JsonProcessingException also for a field that is there twice, or more objects or values than there may be
      */
-    static Fields read(JsonParser parser, String listed, List<Fields> objects, int most) throws IOException {
+    static Fields read(JsonParser parser, String listed, List<Fields> objects, int most, int mostValues)
+            throws IOException {
         Fields f = new Fields("", -1);
         String name;
         while ((name = f.next(parser)) != null) {
@@ -97,24 +99,24 @@ final class Fields {
                     if (objects.size() == most) {
                         throw new JsonParseException(parser, "More than " + most + " " + listed);
                     }
-                    objects.add(element(parser, new Fields(base, objects.size())));
+                    objects.add(element(parser, new Fields(base, objects.size()), mostValues));
                 }
             } else {
-                f.add(name, value(parser, token));
+                f.add(name, value(parser, token, new int[] {mostValues}));
             }
         }
         return f;
     }
 
-    private static Fields element(JsonParser parser, Fields f) throws IOException {
+    private static Fields element(JsonParser parser, Fields f, int mostValues) throws IOException {
         JsonToken token = parser.currentToken();
         if (token != JsonToken.START_OBJECT) {
-            f.instead = value(parser, token);
+            f.instead = value(parser, token, new int[] {mostValues});
             return f;
         }
         String name;
         while ((name = f.next(parser)) != null) {
-            f.add(name, value(parser, parser.nextToken()));
+            f.add(name, value(parser, parser.nextToken(), new int[] {mostValues}));
         }
         return f;
     }
@@ -128,44 +130,43 @@ final class Fields {
         return name;
     }
 
-    /** The value that begins at a token. */
-    private static Object value(JsonParser parser, JsonToken token) throws IOException {
+    /**
+     * The value that begins at a token.
+     *
+     * @param left how many values it may still hold
+     */
+    private static Object value(JsonParser parser, JsonToken token, int[] left) throws IOException {
         return switch (token) {
             case VALUE_STRING -> Texts.of(parser);
             case VALUE_NUMBER_INT, VALUE_NUMBER_FLOAT -> parser.getNumberValue();
             case VALUE_TRUE -> true;
             case VALUE_FALSE -> false;
             case VALUE_NULL -> NOTHING;
-            case START_ARRAY -> array(parser, new int[1]);
-            case START_OBJECT -> object(parser, new int[1]);
+            case START_ARRAY -> array(parser, left);
+            case START_OBJECT -> object(parser, left);
             default -> throw new JsonParseException(parser, "A value is expected");
         };
     }
 
-    /** A value within a list or object, counted: a tree of many small ones takes many times the room of its text. */
-    private static JsonNode within(JsonParser parser, JsonToken token, int[] values) throws IOException {
-        if (++values[0] > MOST_VALUES) {
-            throw new JsonParseException(parser, "More than " + MOST_VALUES + " values in one field");
+    private static JsonNode within(JsonParser parser, JsonToken token, int[] left) throws IOException {
+        if (--left[0] < 0) {
+            throw new JsonParseException(parser, "Too many values in one field");
         }
-        return switch (token) {
-            case START_ARRAY -> array(parser, values);
-            case START_OBJECT -> object(parser, values);
-            default -> node(value(parser, token));
-        };
+        return node(value(parser, token, left));
     }
 
-    private static ArrayNode array(JsonParser parser, int[] values) throws IOException {
+    private static ArrayNode array(JsonParser parser, int[] left) throws IOException {
         ArrayNode array = MatchJson.JSON.createArrayNode();
         for (JsonToken t = parser.nextToken(); t != JsonToken.END_ARRAY; t = parser.nextToken()) {
-            array.add(within(parser, t, values));
+            array.add(within(parser, t, left));
         }
         return array;
     }
 
-    private static ObjectNode object(JsonParser parser, int[] values) throws IOException {
+    private static ObjectNode object(JsonParser parser, int[] left) throws IOException {
         ObjectNode object = MatchJson.JSON.createObjectNode();
         for (String name = parser.nextFieldName(); name != null; name = parser.nextFieldName()) {
-            if (object.replace(name, within(parser, parser.nextToken(), values)) != null) {
+            if (object.replace(name, within(parser, parser.nextToken(), left)) != null) {
                 throw new JsonParseException(parser, "Duplicate field '" + name + "'");
             }
         }
@@ -283,6 +284,15 @@ final class Fields {
         String text = text(field);
         if (text == null) {
             throw missing(field);
+        }
+        return text;
+    }
+
+    /** A name or id: a text that is there and, in a document from outside, no longer than such a thing can be. */
+    String needName(String field, boolean outside) throws FormatException {
+        String text = needText(field);
+        if (outside && text.length() > LONGEST_NAME) {
+            throw error(field, "longer than " + LONGEST_NAME + " characters, found " + text.length());
         }
         return text;
     }

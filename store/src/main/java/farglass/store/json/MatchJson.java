@@ -37,10 +37,12 @@ import java.util.regex.Pattern;
 /** Reads and writes {@code farglass.match/1}. */
 public final class MatchJson {
     public static final String FORMAT = "farglass.match/1";
-    /** Megabytes of a record; one of two thousand tags has a third of one. */
+    /** Megabytes of a record from outside; one of two thousand tags has a third of one. */
     public static final int MOST_MB = 16;
-    /** Tags of a record, a hundred times as many as an analyst makes. */
+    /** Tags of a record from outside, a hundred times as many as an analyst makes. */
     private static final int MOST_TAGS = 100_000;
+    /** Values in one unknown field of a record from outside: what the program itself writes there has some hundreds. */
+    private static final int MOST_VALUES = 100_000;
 
     private static final int MAX_DEPTH = 64;
     private static final Pattern COLOUR = Pattern.compile("#[0-9a-fA-F]{6}");
@@ -64,7 +66,7 @@ public final class MatchJson {
      * @throws IOException when the file cannot be read at all
      */
     public static MatchRecord read(Path file) throws IOException, FormatException {
-        return read(TextFile.read(file, MOST_MB));
+        return fromOutside(TextFile.bytes(file, MOST_MB));
     }
 
     /**
@@ -78,20 +80,36 @@ public final class MatchJson {
 
     /** The same of a document's bytes, UTF-8. */
     public static MatchRecord read(byte[] document) throws FormatException {
+        return read(document, false);
+    }
+
+    /**
+     * A document that does not come out of a library: whoever made it, it must not take more room than there is.
+     *
+     * @throws FormatException also when it is not UTF-8 or too large
+     */
+    public static MatchRecord fromOutside(byte[] document) throws FormatException {
         if (document.length > MOST_MB * 1024L * 1024) {
             throw new FormatException("", "larger than " + MOST_MB + " MB, the most a match record can have");
         }
+        TextFile.decode(document);
+        return read(document, true);
+    }
+
+    private static MatchRecord read(byte[] document, boolean outside) throws FormatException {
+        int mostTags = outside ? MOST_TAGS : Integer.MAX_VALUE;
+        int mostValues = outside ? MOST_VALUES : Integer.MAX_VALUE;
         try (JsonParser parser = JSON.createParser(document)) {
             if (parser.nextToken() != JsonToken.START_OBJECT) {
                 // nothing, or something else: the tree says what
-                return read(Fields.of(parse(new String(document, StandardCharsets.UTF_8)), ""), List.of());
+                return read(Fields.of(parse(new String(document, StandardCharsets.UTF_8)), ""), List.of(), outside);
             }
             List<Fields> tags = new ArrayList<>();
-            Fields f = Fields.read(parser, "tags", tags, MOST_TAGS);
+            Fields f = Fields.read(parser, "tags", tags, mostTags, mostValues);
             if (parser.nextToken() != null) {
                 throw new JsonParseException(parser, "Something follows the record");
             }
-            return read(f, tags);
+            return read(f, tags, outside);
         } catch (JsonProcessingException e) {
             throw notJson(e);
         } catch (IOException e) {
@@ -120,12 +138,12 @@ public final class MatchJson {
                 "", "not JSON, line " + line + ": " + (advice < 0 ? what : what.substring(0, advice)));
     }
 
-    private static MatchRecord read(Fields f, List<Fields> listedTags) throws FormatException {
+    private static MatchRecord read(Fields f, List<Fields> listedTags, boolean outside) throws FormatException {
         String format = f.needText("format");
         if (!format.equals(FORMAT)) {
             throw f.error("format", "\"" + format + "\" is not " + FORMAT);
         }
-        String id = f.needText("id");
+        String id = f.needName("id", outside);
         RecordKind kind = f.coded("kind", RecordKind.class);
         Fields athletes = f.object("athletes");
         long length = f.needMs("lengthMs");
@@ -140,8 +158,8 @@ public final class MatchJson {
                 attire(f),
                 f.text("ruleset"),
                 length,
-                athlete(athletes.object("a")),
-                athlete(athletes.object("b")),
+                athlete(athletes.object("a"), outside),
+                athlete(athletes.object("b"), outside),
                 f.get("result") == null ? null : result(f.object("result")));
         List<FilmRef> films = films(f);
         if (!f.need("tags").isArray()) {
@@ -171,12 +189,13 @@ public final class MatchJson {
         return attire;
     }
 
-    private static MatchAthlete athlete(Fields f) throws FormatException {
+    private static MatchAthlete athlete(Fields f, boolean outside) throws FormatException {
         String colour = f.text("colour");
         if (colour != null && !COLOUR.matcher(colour).matches()) {
             throw f.error("colour", "\"" + colour + "\" is not a colour like #2f5fa8");
         }
-        return new MatchAthlete(f.needText("id"), f.needText("name"), f.text("marker"), colour, f.rest());
+        return new MatchAthlete(
+                f.needName("id", outside), f.needName("name", outside), f.text("marker"), colour, f.rest());
     }
 
     private static Result result(Fields f) throws FormatException {

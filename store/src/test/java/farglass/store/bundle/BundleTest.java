@@ -139,7 +139,7 @@ class BundleTest {
 
     @Test
     void idsThatLookAlikeAsFileNamesKeepAFileEach() throws Exception {
-        List<String> ids = List.of("m?", "m!", "試合", "大会", "A", "a", "x".repeat(300), "x".repeat(301), "m_");
+        List<String> ids = List.of("m?", "m!", "試合", "大会", "A", "a", "x".repeat(300), "x".repeat(299), "m_");
         Path file = folder.resolve("alike.zip");
         new Bundle(ids.stream().map(Samples::record).toList(), List.of()).write(file);
         assertThat(Bundle.read(file).records()).extracting(MatchRecord::id).containsExactlyInAnyOrderElementsOf(ids);

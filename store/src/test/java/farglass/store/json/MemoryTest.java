@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatExceptionOfType;
 
 import farglass.store.Samples;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import org.junit.jupiter.api.Test;
@@ -16,16 +17,20 @@ class MemoryTest {
         return record.substring(0, record.lastIndexOf('}')) + ", " + field + "}";
     }
 
+    private static byte[] bytes(String document) {
+        return document.getBytes(StandardCharsets.UTF_8);
+    }
+
     private static void refused(String document, String said) {
         assertThatExceptionOfType(FormatException.class)
-                .isThrownBy(() -> MatchJson.read(document))
+                .isThrownBy(() -> MatchJson.fromOutside(bytes(document)))
                 .withMessageContaining(said);
     }
 
     @Test
     void whatTakesManyTimesItsTextInMemoryIsRefused() {
-        refused(with("\"x\": [" + "0,".repeat(200_000) + "0]"), "values in one field");
-        refused(with("\"x\": {\"y\": [" + "{},".repeat(200_000) + "0]}"), "values in one field");
+        refused(with("\"x\": [" + "0,".repeat(200_000) + "0]"), "Too many values in one field");
+        refused(with("\"x\": {\"y\": [" + "{},".repeat(200_000) + "0]}"), "Too many values in one field");
         refused(with("\"x\": \"" + "a".repeat(17 << 20) + "\""), "larger than 16 MB");
         String tag = "{\"t\":0,\"type\":\"stop\"},";
         String tags =
@@ -34,9 +39,29 @@ class MemoryTest {
     }
 
     @Test
+    void namesHaveAnEnd() throws Exception {
+        String record = MatchJson.write(Samples.record("m"));
+        refused(record.replace("Brisa Tolendt", "B".repeat(301)), "/athletes/b/name: longer than 300 characters");
+        assertThat(MatchJson.fromOutside(bytes(record.replace("Brisa Tolendt", "B".repeat(300))))
+                        .details()
+                        .b()
+                        .name())
+                .hasSize(300);
+    }
+
+    @Test
     void ordinaryUnknownFieldsAreKept() throws Exception {
-        assertThat(MatchJson.read(with("\"x\": [" + "0,".repeat(50_000) + "0]")).extra())
-                .containsKey("x");
+        String many = with("\"x\": [" + "0,".repeat(50_000) + "0]");
+        assertThat(MatchJson.fromOutside(bytes(many)).extra()).containsKey("x");
+    }
+
+    @Test
+    void whatALibraryHoldsIsReadHoweverLargeItIs() throws Exception {
+        assertThat(MatchJson.read(MatchJson.write(Samples.record("m".repeat(400))))
+                        .id())
+                .hasSize(400);
+        String large = with("\"x\": [" + "0,".repeat(200_000) + "0]");
+        assertThat(MatchJson.read(large).extra()).containsKey("x");
     }
 
     @Test
