@@ -35,6 +35,8 @@ import picocli.CommandLine.TypeConversionException;
             FilmCommand.class
         })
 public final class Main {
+    private static final String VERSION = "Far Glass 0.1.0";
+
     static final int DONE = 0;
     /** Something that must not happen did. */
     static final int UNEXPECTED = 1;
@@ -56,6 +58,7 @@ public final class Main {
         Main main = new Main();
         CommandLine line = new CommandLine(main, new CommandFactory(new Output(out, err), clock));
         line.registerConverter(Path.class, Main::path);
+        versioned(line);
         line.setOut(new PrintWriter(out, true, StandardCharsets.UTF_8));
         line.setErr(new PrintWriter(err, true, StandardCharsets.UTF_8));
         line.setParameterExceptionHandler((e, given) -> {
@@ -88,6 +91,11 @@ public final class Main {
         } catch (StackOverflowError e) {
             return unexpected(err, e);
         }
+    }
+
+    private static void versioned(CommandLine line) {
+        line.getCommandSpec().version(VERSION);
+        line.getSubcommands().values().forEach(Main::versioned);
     }
 
     private static int unexpected(PrintStream err, Throwable e) {

@@ -3,6 +3,9 @@ package farglass.desk;
 import farglass.desk.profile.ProfileStation;
 import farglass.desk.shell.Desk;
 import farglass.desk.shell.Shell;
+import farglass.desk.shell.Words;
+import farglass.match.Edit;
+import farglass.match.MatchRecord;
 import farglass.plan.PinnedClaim;
 import farglass.plan.Plan;
 import farglass.profile.Claim;
@@ -46,6 +49,13 @@ final class Shots {
         Demo.films(desk);
         steps.add(() -> {});
         steps.add(() -> picture("assignment"));
+        steps.add(this::backUpAndChange);
+        steps.add(() -> {});
+        steps.add(shell::librarySheet);
+        steps.add(() -> {});
+        steps.add(() -> {});
+        steps.add(() -> picture("library"));
+        steps.add(desk::undo);
         steps.add(() -> shell.go(1));
         steps.add(() -> desk.openMatch(withFilm()));
         steps.add(() -> {
@@ -96,6 +106,17 @@ final class Shots {
         chip("#debrief-page-forecasts", "forecasts");
         steps.add(Platform::exit);
         waitForFilms();
+    }
+
+    /** A backup, and after it a match that is no longer what it was. */
+    private void backUpAndChange() {
+        MatchRecord r = desk.openRecord().get();
+        desk.background()
+                .command(
+                        Words.of("library.backup.name"),
+                        () -> desk.library().backUp(null),
+                        made -> desk.edit(Edit.remove(r, r.tags().size() - 1)),
+                        e -> {});
     }
 
     private String withFilm() {

@@ -78,7 +78,10 @@ public final class FilmFile implements AutoCloseable {
     }
 
     private static FilmFile open(Path path, BooleanSupplier cancelled, long windowBytes) throws FilmException {
-        if (!Files.isRegularFile(path)) {
+        if (Files.exists(path) && !Files.isRegularFile(path)) {
+            throw new FilmException(path + " is no film but a folder or a device. Nothing was changed. Choose a file.");
+        }
+        if (!Files.exists(path)) {
             throw new FilmException("The film " + path
                     + " is not there. The tags are kept. Put the file back, or choose" + " where it is now.");
         }
