@@ -3,7 +3,7 @@ package farglass.bench;
 import farglass.desk.Demo;
 import farglass.desk.shell.Desk;
 import farglass.desk.shell.Look;
-import farglass.desk.shell.Shell;
+import farglass.desk.Shell;
 import farglass.match.MatchRecord;
 import farglass.store.Library;
 import java.nio.file.Path;

@@ -3,7 +3,6 @@ package farglass.desk;
 import farglass.desk.library.RescueView;
 import farglass.desk.shell.Desk;
 import farglass.desk.shell.Look;
-import farglass.desk.shell.Shell;
 import farglass.desk.shell.Ui;
 import farglass.desk.shell.Words;
 import farglass.store.Library;

@@ -2,7 +2,6 @@ package farglass.desk;
 
 import farglass.desk.profile.ProfileStation;
 import farglass.desk.shell.Desk;
-import farglass.desk.shell.Shell;
 import farglass.desk.shell.Words;
 import farglass.match.Edit;
 import farglass.match.MatchRecord;

@@ -4,7 +4,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import farglass.desk.shell.Desk;
 import farglass.desk.shell.Look;
-import farglass.desk.shell.Shell;
 import farglass.store.Library;
 import java.nio.file.Path;
 import java.time.Clock;

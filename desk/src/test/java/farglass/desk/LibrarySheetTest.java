@@ -82,7 +82,7 @@ class LibrarySheetTest extends DeskDriver {
         onFx(() -> {
             desk.close();
             desk = new Desk(Desk.Content.of(Library.read(folder.resolve("my.farglass"), CLOCK)), CLOCK);
-            shell = new farglass.desk.shell.Shell(desk);
+            shell = new Shell(desk);
             scene = farglass.desk.shell.Look.scene(shell.view(), 1280, 800);
             stage.setScene(scene);
             shell.shown();

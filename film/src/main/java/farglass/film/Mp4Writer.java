@@ -1,6 +1,5 @@
 package farglass.film;
 
-import farglass.film.sound.Samples;
 import java.awt.image.BufferedImage;
 import java.awt.image.DataBufferByte;
 import java.io.IOException;
@@ -37,7 +36,7 @@ public record Mp4Writer(int width, int height, double rate, int bitrate, int key
 
     /** The sound of a film, asked for in order. */
     public interface Sound {
-        /** @param first number of the first sample, {@link farglass.film.sound.Samples#RATE} a second */
+        /** @param first number of the first sample, {@link Samples#RATE} a second */
         void fill(short[] samples, long first) throws FilmException;
     }
 

@@ -8,7 +8,6 @@ import static org.assertj.core.api.Assertions.within;
 import farglass.film.reel.DrawingPainter;
 import farglass.film.reel.Still;
 import farglass.film.reel.TalkReel;
-import farglass.film.sound.Samples;
 import farglass.film.sound.SoundReader;
 import farglass.film.sound.WaveFile;
 import farglass.match.Corner;

@@ -15,7 +15,7 @@ import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 
 /** All keys that hold now. Choosing one asks for the key that shall do it from then on. */
-final class KeySheet extends StackPane {
+public final class KeySheet extends StackPane {
     private static final int COLUMNS = 3;
     private static final double COLUMN = 345;
     private static final double KEY = 100;
@@ -33,7 +33,7 @@ final class KeySheet extends StackPane {
      * @param fixed keys that stay
      * @param keys keys of the station; null when it has none
      */
-    KeySheet(List<Keys.Line> fixed, Keys keys, Runnable close) {
+    public KeySheet(List<Keys.Line> fixed, Keys keys, Runnable close) {
         this.fixed = fixed;
         this.keys = keys;
         setId("key-sheet");

@@ -30,7 +30,7 @@ public final class Keys {
      * @param id what to {@link #rebind}; null for a key that stays
      */
     public record Line(String id, String keys, String does) {
-        static Line fixed(String keys, String does) {
+        public static Line fixed(String keys, String does) {
             return new Line(null, keys, does);
         }
     }

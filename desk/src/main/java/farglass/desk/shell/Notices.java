@@ -33,7 +33,7 @@ public final class Notices {
         clear();
     }
 
-    Node view() {
+    public Node view() {
         return bar;
     }
 

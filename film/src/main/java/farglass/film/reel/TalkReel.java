@@ -3,7 +3,7 @@ package farglass.film.reel;
 import farglass.film.FilmException;
 import farglass.film.FilmFile;
 import farglass.film.Mp4Writer;
-import farglass.film.sound.Samples;
+import farglass.film.Samples;
 import farglass.film.studio.Lettering;
 import farglass.talk.Talk;
 import farglass.type.Typeface;

@@ -1,5 +1,6 @@
 package farglass.film.sound;
 
+import farglass.film.Samples;
 import farglass.match.MatchRecord;
 import farglass.match.Tag;
 import farglass.time.ClockMap;

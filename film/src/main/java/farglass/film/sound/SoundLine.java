@@ -1,5 +1,6 @@
 package farglass.film.sound;
 
+import farglass.film.Samples;
 import javax.sound.sampled.AudioFormat;
 import javax.sound.sampled.AudioSystem;
 import javax.sound.sampled.LineUnavailableException;

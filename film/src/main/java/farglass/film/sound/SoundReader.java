@@ -2,6 +2,7 @@ package farglass.film.sound;
 
 import farglass.film.FilmException;
 import farglass.film.FilmInput;
+import farglass.film.Samples;
 import java.nio.ShortBuffer;
 import java.nio.file.Path;
 import org.bytedeco.ffmpeg.global.avutil;

@@ -1,5 +1,6 @@
 package farglass.film.sound;
 
+import farglass.film.Samples;
 import java.io.ByteArrayOutputStream;
 import javax.sound.sampled.AudioFormat;
 import javax.sound.sampled.AudioSystem;

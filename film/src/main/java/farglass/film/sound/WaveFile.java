@@ -1,5 +1,6 @@
 package farglass.film.sound;
 
+import farglass.film.Samples;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.nio.file.Files;

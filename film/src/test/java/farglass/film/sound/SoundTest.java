@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import farglass.film.FilmException;
 import farglass.film.Mp4Writer;
+import farglass.film.Samples;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;

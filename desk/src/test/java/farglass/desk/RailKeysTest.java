@@ -1,8 +1,9 @@
-package farglass.desk.shell;
+package farglass.desk;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import farglass.desk.Demo;
+import farglass.desk.shell.Desk;
+import farglass.desk.shell.Look;
 import farglass.store.Library;
 import java.nio.file.Path;
 import java.time.Clock;

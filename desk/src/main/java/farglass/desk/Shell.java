@@ -1,4 +1,4 @@
-package farglass.desk.shell;
+package farglass.desk;
 
 import farglass.desk.assignment.AssignmentStation;
 import farglass.desk.camp.CampStation;
@@ -10,6 +10,12 @@ import farglass.desk.matchup.MatchupStation;
 import farglass.desk.matchup.MeetingModel;
 import farglass.desk.plan.PlanStation;
 import farglass.desk.profile.ProfileStation;
+import farglass.desk.shell.Desk;
+import farglass.desk.shell.KeySheet;
+import farglass.desk.shell.Keys;
+import farglass.desk.shell.Station;
+import farglass.desk.shell.Ui;
+import farglass.desk.shell.Words;
 import java.util.ArrayList;
 import java.util.List;
 import javafx.beans.binding.Bindings;

@@ -1,4 +1,4 @@
-package farglass.film.sound;
+package farglass.film;
 
 import java.nio.ShortBuffer;
 
@@ -9,7 +9,7 @@ public final class Samples {
 
     private Samples() {}
 
-    static short[] of(ShortBuffer buffer) {
+    public static short[] of(ShortBuffer buffer) {
         ShortBuffer b = buffer.duplicate();
         short[] samples = new short[b.remaining()];
         b.get(samples);
@@ -17,7 +17,7 @@ public final class Samples {
     }
 
     /** The samples as little-endian bytes, as a sound line takes them. */
-    static byte[] bytes(short[] samples) {
+    public static byte[] bytes(short[] samples) {
         byte[] bytes = new byte[2 * samples.length];
         for (int i = 0; i < samples.length; i++) {
             bytes[2 * i] = (byte) samples[i];
@@ -27,7 +27,7 @@ public final class Samples {
     }
 
     /** The samples of little-endian bytes. */
-    static short[] shorts(byte[] bytes, int length) {
+    public static short[] shorts(byte[] bytes, int length) {
         short[] samples = new short[length / 2];
         for (int i = 0; i < samples.length; i++) {
             samples[i] = (short) (bytes[2 * i] & 0xff | bytes[2 * i + 1] << 8);
