@@ -6,6 +6,10 @@ import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.fields;
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
 import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices;
 
+import com.tngtech.archunit.core.domain.JavaCall;
+import com.tngtech.archunit.core.domain.JavaClass;
+import com.tngtech.archunit.core.domain.properties.HasName;
+import com.tngtech.archunit.core.domain.properties.HasOwner;
 import com.tngtech.archunit.core.importer.ImportOption;
 import com.tngtech.archunit.junit.AnalyzeClasses;
 import com.tngtech.archunit.junit.ArchTest;
@@ -143,4 +147,22 @@ class ArrowsTest {
     @ArchTest
     static final ArchRule PACKAGES_HAVE_NO_CIRCLES =
             slices().matching("farglass.(**)").should().beFreeOfCycles();
+
+    /** One policy decides which matches count: window, command line and debrief ask the same. */
+    @ArchTest
+    static final ArchRule ONE_PLACE_ASKS_FOR_A_MATCH_UP = noClasses()
+            .that()
+            .resideOutsideOfPackages("farglass.work.meeting..", "farglass.matchup..", "farglass.bench..")
+            .should()
+            .callMethodWhere(JavaCall.Predicates.target(HasName.Predicates.name("of"))
+                    .and(JavaCall.Predicates.target(HasOwner.Predicates.With.owner(
+                            JavaClass.Predicates.equivalentTo(farglass.matchup.Meeting.class)))));
+
+    @ArchTest
+    static final ArchRule WORK_HAS_NO_WINDOW = noClasses()
+            .that()
+            .resideInAPackage("farglass.work..")
+            .should()
+            .dependOnClassesThat()
+            .resideInAnyPackage("javafx..", "farglass.desk..", "farglass.cli..");
 }

@@ -1,9 +1,9 @@
 package farglass.bench;
 
 import farglass.desk.Demo;
+import farglass.desk.Shell;
 import farglass.desk.shell.Desk;
 import farglass.desk.shell.Look;
-import farglass.desk.Shell;
 import farglass.match.MatchRecord;
 import farglass.store.Library;
 import java.nio.file.Path;

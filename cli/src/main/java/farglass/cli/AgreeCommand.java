@@ -7,6 +7,7 @@ import farglass.agreement.Merge;
 import farglass.lexicon.Lexicon;
 import farglass.match.MatchRecord;
 import farglass.store.json.TagJson;
+import farglass.work.session.TeamWords;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
@@ -14,6 +15,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.concurrent.Callable;
 import picocli.CommandLine.Command;
+import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
 
@@ -37,6 +39,9 @@ final class AgreeCommand implements Callable<Integer> {
     @Option(names = "--tolerance", paramLabel = "MS")
     private long tolerance = Agreement.TOLERANCE_MS;
 
+    @Mixin
+    private TeamOptions team;
+
     AgreeCommand(Output output) {
         this.output = output;
     }
@@ -46,9 +51,10 @@ final class AgreeCommand implements Callable<Integer> {
         if (tolerance < 0) {
             throw new IllegalArgumentException("--tolerance must not be negative");
         }
+        TeamWords words = team.words(output);
         MatchRecord a = MatchFiles.read(first);
         MatchRecord b = MatchFiles.read(second);
-        Agreement found = Agreement.of(a, b, tolerance, Lexicon.builtIn(), SEED);
+        Agreement found = Agreement.of(a, b, tolerance, words.lexicon(), SEED);
         Map<String, Object> m = new LinkedHashMap<>();
         m.put("kappa", Json.number(found.overall().kappa()));
         m.put("se", Json.number(found.overall().se()));
@@ -79,7 +85,7 @@ final class AgreeCommand implements Callable<Integer> {
             fields.add(one);
         });
         m.put("fields", fields);
-        m.put("differences", differences(a, b));
+        m.put("differences", differences(a, b, words.lexicon()));
         m.put(
                 "warning",
                 a.id().equals(b.id()) ? null : "The records have different ids: " + a.id() + " and " + b.id() + ".");
@@ -91,9 +97,9 @@ final class AgreeCommand implements Callable<Integer> {
         return indices.stream().map(r::tagName).toList();
     }
 
-    private List<Object> differences(MatchRecord a, MatchRecord b) {
+    private List<Object> differences(MatchRecord a, MatchRecord b, Lexicon lexicon) {
         List<Object> list = new ArrayList<>();
-        for (Merge.Difference d : Merge.differences(a, b, tolerance, Lexicon.builtIn())) {
+        for (Merge.Difference d : Merge.differences(a, b, tolerance, lexicon)) {
             Map<String, Object> one = new LinkedHashMap<>();
             one.put("kind", d.kind().name().toLowerCase(java.util.Locale.ROOT));
             one.put("t", d.t().ms());

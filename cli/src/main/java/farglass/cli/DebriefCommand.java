@@ -11,11 +11,11 @@ import farglass.match.MatchRecord;
 import farglass.plan.Approach;
 import farglass.plan.Plan;
 import farglass.rules.Ruleset;
-import farglass.rules.Rulesets;
 import farglass.store.json.FormatException;
 import farglass.store.json.MatchJson;
 import farglass.store.json.PlanJson;
 import farglass.store.json.ProposalReader;
+import farglass.work.session.TeamWords;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
@@ -23,6 +23,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.concurrent.Callable;
 import picocli.CommandLine.Command;
+import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Option;
 
 /** Holds a plan, made by hand or computed, against the match that took place. */
@@ -39,6 +40,9 @@ final class DebriefCommand implements Callable<Integer> {
     @Option(names = "--match", required = true, description = "the match that took place")
     private Path match;
 
+    @Mixin
+    private TeamOptions team;
+
     DebriefCommand(Output output) {
         this.output = output;
     }
@@ -47,7 +51,8 @@ final class DebriefCommand implements Callable<Integer> {
 
     @Override
     public Integer call() throws Unreadable {
-        Lexicon lexicon = Lexicon.builtIn();
+        TeamWords words = team.words(output);
+        Lexicon lexicon = words.lexicon();
         Said said = said(PlanFile.text(plan), lexicon);
         MatchRecord record;
         try {
@@ -57,7 +62,7 @@ final class DebriefCommand implements Callable<Integer> {
         }
         Corner us = record.cornerOf(said.us())
                 .orElseThrow(() -> new Unreadable(match + ": " + said.us() + " does not fight in this match"));
-        Ruleset rules = Rulesets.builtIn()
+        Ruleset rules = words.rulesets()
                 .orUsual(record.details().ruleset(), record.details().date());
         Map<String, Object> m = new LinkedHashMap<>();
         List<Object> adherence = new ArrayList<>();

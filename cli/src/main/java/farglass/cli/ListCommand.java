@@ -3,9 +3,9 @@ package farglass.cli;
 import farglass.match.Corner;
 import farglass.match.MatchRecord;
 import farglass.rules.Ruleset;
-import farglass.rules.Rulesets;
 import farglass.store.LibraryException;
 import farglass.store.RecordSource;
+import farglass.work.session.TeamWords;
 import java.nio.file.Path;
 import java.time.Clock;
 import java.util.ArrayList;
@@ -52,9 +52,10 @@ final class ListCommand implements Callable<Integer> {
         Map<String, Object> m = new LinkedHashMap<>();
         m.put("athletes", athletes(loaded.records()));
         m.put("matches", loaded.records().stream().map(ListCommand::match).toList());
+        TeamWords words = TeamWords.of(loaded.settings());
         m.put(
                 "rulesets",
-                Rulesets.builtIn().all().stream().map(ListCommand::ruleset).toList());
+                words.rulesets().all().stream().map(ListCommand::ruleset).toList());
         if (part != null) {
             m.keySet().retainAll(List.of(part));
         }

@@ -1,16 +1,15 @@
 package farglass.cli;
 
-import farglass.lexicon.Lexicon;
 import farglass.matchup.Meeting;
 import farglass.matchup.MeetingWriter;
 import farglass.matchup.Settings;
 import farglass.matchup.Wishes;
 import farglass.rules.Ruleset;
-import farglass.rules.Rulesets;
 import farglass.store.LibraryException;
 import farglass.store.RecordSource;
-import farglass.tendency.Filter;
 import farglass.tendency.LibraryIndex;
+import farglass.work.meeting.MeetingService;
+import farglass.work.session.TeamWords;
 import java.nio.file.Path;
 import java.time.Clock;
 import java.time.LocalDate;
@@ -51,13 +50,10 @@ final class MeetingOptions {
 
     private List<String> errors = List.of();
     private LibraryIndex index;
+    private TeamWords words;
 
     /** @throws Unreadable when the library cannot be read or one of the two is not in it */
     Meeting meeting(Clock clock) throws Unreadable {
-        Ruleset rules = Rulesets.builtIn()
-                .of(ruleset, null)
-                .orElseThrow(() -> new IllegalArgumentException("--ruleset: \"" + ruleset + "\" is not one of "
-                        + Rulesets.builtIn().all().stream().map(Ruleset::code).toList()));
         if (attire != null && !attire.equals("gi") && !attire.equals("no-gi")) {
             throw new IllegalArgumentException("--attire: \"" + attire + "\" is not one of gi, no-gi");
         }
@@ -71,23 +67,22 @@ final class MeetingOptions {
             throw new Unreadable(e.getMessage());
         }
         errors = loaded.errors();
+        words = TeamWords.of(loaded.settings());
+        Ruleset rules = words.rulesets()
+                .of(ruleset, null)
+                .orElseThrow(() -> new IllegalArgumentException("--ruleset: \"" + ruleset + "\" is not one of "
+                        + words.rulesets().all().stream().map(Ruleset::code).toList()));
         for (String id : List.of(us, them)) {
             if (loaded.records().stream().noneMatch(r -> r.cornerOf(id).isPresent())) {
                 throw KnownIds.unknown(library, id, loaded.records());
             }
         }
-        index = LibraryIndex.of(loaded.records(), Lexicon.builtIn());
-        Meeting m = Meeting.of(
+        index = LibraryIndex.of(loaded.records(), words.lexicon());
+        Meeting m = MeetingService.meeting(
                 index,
-                new Meeting.Question(
-                        us,
-                        them,
-                        rules,
-                        Filter.ALL.attire(attire),
-                        asOf,
-                        (long) minutes * MINUTE_MS,
-                        Settings.USUAL.emphasis(emphasis),
-                        Wishes.NONE));
+                new MeetingService.Ask(us, them, rules, attire, asOf, (long) minutes * MINUTE_MS),
+                Settings.USUAL.emphasis(emphasis),
+                Wishes.NONE);
         if (!m.enough()) {
             throw new Unreadable(writer().missing(m));
         }
@@ -95,7 +90,7 @@ final class MeetingOptions {
     }
 
     MeetingWriter writer() {
-        return new MeetingWriter(Locale.ENGLISH, Lexicon.builtIn(), first(us), first(them));
+        return new MeetingWriter(Locale.ENGLISH, words.lexicon(), first(us), first(them));
     }
 
     private String first(String id) {

@@ -7,6 +7,7 @@ import farglass.store.LibraryException;
 import farglass.store.RecordSource;
 import farglass.store.json.ProfileJson;
 import farglass.tendency.Filter;
+import farglass.work.session.TeamWords;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.file.Files;
@@ -74,8 +75,8 @@ final class ProfileCommand implements Callable<Integer> {
         if (halfLife < 0) {
             throw new IllegalArgumentException("--half-life must not be negative");
         }
-        // read beside the library
-        CompletableFuture<Lexicon> lexicon = CompletableFuture.supplyAsync(Lexicon::builtIn);
+        // read beside the library, so that it is there when the team's own terms are laid into it
+        CompletableFuture.supplyAsync(Lexicon::builtIn);
         RecordSource.Loaded loaded;
         try {
             loaded = RecordSource.load(library, clock);
@@ -85,9 +86,11 @@ final class ProfileCommand implements Callable<Integer> {
         if (loaded.records().stream().noneMatch(r -> r.cornerOf(athlete).isPresent())) {
             throw KnownIds.unknown(library, athlete, loaded.records());
         }
+        TeamWords words = TeamWords.of(loaded.settings());
+        words.problems().forEach(output::say);
         Filter filter = new Filter(
                 attire, ruleset, null, null, halfLife == 0 ? null : Double.valueOf(halfLife), asOf, !noBaseline);
-        Profile profile = Profile.of(loaded.records(), athlete, filter, lexicon.join(), SEED);
+        Profile profile = Profile.of(loaded.records(), athlete, filter, words.lexicon(), SEED);
         write(profile, loaded);
         Map<String, Object> document = new ProfileJson(profile, Tables.of(profile, SEED)).document();
         document.put("errors", loaded.errors());

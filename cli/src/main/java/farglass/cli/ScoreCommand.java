@@ -1,15 +1,15 @@
 package farglass.cli;
 
-import farglass.lexicon.Lexicon;
 import farglass.match.MatchRecord;
 import farglass.rules.Ruleset;
-import farglass.rules.Rulesets;
 import farglass.rules.Scoring;
+import farglass.work.session.TeamWords;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Map;
 import java.util.concurrent.Callable;
 import picocli.CommandLine.Command;
+import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
 
@@ -24,28 +24,32 @@ final class ScoreCommand implements Callable<Integer> {
     @Option(names = "--ruleset", paramLabel = "ID", description = "other rules than the record's own")
     private String ruleset;
 
+    @Mixin
+    private TeamOptions team;
+
     ScoreCommand(Output output) {
         this.output = output;
     }
 
     @Override
     public Integer call() throws Unreadable {
-        if (ruleset != null && Rulesets.builtIn().of(ruleset, null).isEmpty()) {
+        TeamWords words = team.words(output);
+        if (ruleset != null && words.rulesets().of(ruleset, null).isEmpty()) {
             throw new IllegalArgumentException("--ruleset: \"" + ruleset + "\" is not one of "
-                    + Rulesets.builtIn().all().stream().map(Ruleset::code).toList());
+                    + words.rulesets().all().stream().map(Ruleset::code).toList());
         }
         if (files.size() == 1) {
-            output.print(document(MatchFiles.read(files.get(0))));
+            output.print(document(MatchFiles.read(files.get(0)), words));
             return Main.DONE;
         }
-        Map<String, Object> all = MatchFiles.each(files, this::document);
+        Map<String, Object> all = MatchFiles.each(files, r -> document(r, words));
         output.print(all);
         return ((List<?>) all.get("errors")).isEmpty() ? Main.DONE : Main.UNREADABLE;
     }
 
-    private Map<String, Object> document(MatchRecord r) {
+    private Map<String, Object> document(MatchRecord r, TeamWords words) {
         String code = ruleset == null ? r.details().ruleset() : ruleset;
-        Ruleset rules = Rulesets.builtIn().orUsual(code, r.details().date());
-        return ScoreDocument.of(r, Scoring.of(r, rules, Lexicon.builtIn()));
+        Ruleset rules = words.rulesets().orUsual(code, r.details().date());
+        return ScoreDocument.of(r, Scoring.of(r, rules, words.lexicon()));
     }
 }

@@ -7,6 +7,8 @@ import com.fasterxml.jackson.databind.ObjectMapper;
 import farglass.lexicon.Lexicon;
 import farglass.match.Edit;
 import farglass.match.MatchRecord;
+import farglass.rules.RulesetReader;
+import farglass.rules.Rulesets;
 import farglass.simulate.DemoLibrary;
 import farglass.store.Library;
 import farglass.store.json.MatchJson;
@@ -146,5 +148,23 @@ class LibraryCommandsTest {
             assertThat(ran.code()).as(command).isZero();
             assertThat(ran.out()).as(command).startsWith("Usage: farglass " + command);
         }
+    }
+
+    @Test
+    void theTeamsOwnRulesetsHoldOnTheCommandLineToo() throws Exception {
+        String own = RulesetReader.write(
+                        Rulesets.builtIn().of("points-gi", null).orElseThrow())
+                .replace("\"points-gi\"", "\"house-rules\"");
+        try (Library l = Library.open(library, NOON)) {
+            l.set("ruleset house-rules /", own);
+        }
+        assertThat(run("list", library, "rulesets").json().get("rulesets"))
+                .extracting(r -> r.get("id").asText())
+                .contains("house-rules", "points-gi");
+        Path file = Files.writeString(folder.resolve("a.match.json"), MatchJson.write(records.get(0)));
+        assertThat(run("score", file, "--ruleset", "house-rules").code()).isEqualTo(Main.BAD_ARGUMENTS);
+        Ran ran = run("score", file, "--ruleset", "house-rules", "--library", library);
+        assertThat(ran.code()).isZero();
+        assertThat(ran.json().get("ruleset").asText()).isEqualTo("house-rules");
     }
 }

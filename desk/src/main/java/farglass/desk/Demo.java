@@ -26,7 +26,10 @@ public final class Demo {
         if (library.setting(FILLED).isPresent()) {
             return;
         }
-        library.addAll(DemoLibrary.matches(Lexicon.builtIn(), DemoLibrary.SEED));
+        if (library.matches().isEmpty()) {
+            // all of them or none: a first start that was ended in the middle goes on here
+            library.addAll(DemoLibrary.matches(Lexicon.builtIn(), DemoLibrary.SEED));
+        }
         for (Assignment a : DemoLibrary.assignments()) {
             library.save(a);
         }

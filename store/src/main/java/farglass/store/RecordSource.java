@@ -11,6 +11,7 @@ import java.time.Clock;
 import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import java.util.stream.Stream;
 
@@ -24,8 +25,9 @@ public final class RecordSource {
     /**
      * @param records what could be read, one per id
      * @param errors one line per file that could not
+     * @param settings of a library file, by name; empty for other sources
      */
-    public record Loaded(List<MatchRecord> records, List<String> errors) {}
+    public record Loaded(List<MatchRecord> records, List<String> errors, Map<String, String> settings) {}
 
     /** @throws LibraryException when the path itself cannot be read */
     public static Loaded load(Path path, Clock clock) throws LibraryException {
@@ -37,16 +39,16 @@ public final class RecordSource {
                 return folder(path);
             }
             if (path.toString().endsWith(".json")) {
-                return new Loaded(List.of(MatchJson.read(path)), List.of());
+                return new Loaded(List.of(MatchJson.read(path)), List.of(), Map.of());
             }
             if (Bundle.isBundle(path)) {
-                return new Loaded(Bundle.read(path).records(), List.of());
+                return new Loaded(Bundle.read(path).records(), List.of(), Map.of());
             }
         } catch (IOException | FormatException e) {
             throw new LibraryException(path + ": " + e.getMessage(), e);
         }
         try (Library library = Library.read(path, clock)) {
-            return new Loaded(library.matches(), List.of());
+            return new Loaded(library.matches(), List.of(), library.settings());
         }
     }
 
@@ -72,6 +74,6 @@ public final class RecordSource {
                 errors.add(f + ": " + e.getMessage());
             }
         }
-        return new Loaded(records, errors);
+        return new Loaded(records, errors, Map.of());
     }
 }

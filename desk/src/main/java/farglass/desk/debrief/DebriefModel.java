@@ -6,14 +6,12 @@ import farglass.desk.shell.Desk;
 import farglass.desk.shell.Words;
 import farglass.match.MatchRecord;
 import farglass.matchup.Meeting;
-import farglass.matchup.Settings;
-import farglass.matchup.Wishes;
 import farglass.plan.Assignment;
 import farglass.plan.Plan;
 import farglass.rules.Ruleset;
 import farglass.rules.Rulesets;
-import farglass.tendency.Filter;
 import farglass.tendency.LibraryIndex;
+import farglass.work.meeting.MeetingService;
 import java.time.LocalDate;
 import java.util.List;
 import javafx.beans.property.ObjectProperty;
@@ -98,17 +96,13 @@ final class DebriefModel {
                         || r.details().date() == null
                         || x.details().date().isBefore(r.details().date()))
                 .toList());
-        Meeting m = Meeting.of(
+        // the model that the plan was made with, by what was known then
+        Meeting m = MeetingService.meeting(
                 before,
-                new Meeting.Question(
-                        p.us(),
-                        p.them(),
-                        rules,
-                        Filter.ALL,
-                        r.details().date(),
-                        a.minutes() * 60_000L,
-                        Settings.USUAL.coarse(),
-                        Wishes.NONE));
+                new MeetingService.Ask(
+                        p.us(), p.them(), rules, a.attire(), r.details().date(), a.minutes() * 60_000L),
+                p.approach().settings().coarse(),
+                p.approach().wishes());
         return Debrief.of(p, r, index, rules, m.enough() ? m : null);
     }
 

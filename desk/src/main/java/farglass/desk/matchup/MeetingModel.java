@@ -15,8 +15,8 @@ import farglass.plan.Approach;
 import farglass.plan.Assignment;
 import farglass.plan.Plan;
 import farglass.rules.Ruleset;
-import farglass.tendency.Filter;
 import farglass.tendency.LibraryIndex;
+import farglass.work.meeting.MeetingService;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -134,7 +134,7 @@ public final class MeetingModel {
     private synchronized Meeting meeting(Asked a) {
         if (!a.sameFit(fittedFor)) {
             index = index.with(a.records());
-            fitted = widest(a);
+            fitted = fitted(a);
             fittedFor = a;
         }
         return fitted.under(a.approach().settings().coarse(), a.approach().wishes());
@@ -148,28 +148,23 @@ public final class MeetingModel {
         Meeting m;
         synchronized (this) {
             index = index.with(asked.records());
-            m = widest(asked);
+            m = fitted(asked);
         }
         return m;
     }
 
-    private Meeting widest(Asked a) {
-        Meeting m = fit(a, Filter.ALL.attire(a.assignment().attire()));
-        return m.enough() || a.assignment().attire() == null ? m : fit(a, Filter.ALL);
-    }
-
-    private Meeting fit(Asked a, Filter filter) {
-        return Meeting.of(
+    private Meeting fitted(Asked a) {
+        return MeetingService.meeting(
                 index,
-                new Meeting.Question(
+                new MeetingService.Ask(
                         a.assignment().us(),
                         a.them(),
                         a.rules(),
-                        filter,
+                        a.assignment().attire(),
                         a.assignment().date(),
-                        a.assignment().minutes() * 60_000L,
-                        a.approach().settings().coarse(),
-                        Wishes.NONE));
+                        a.assignment().minutes() * 60_000L),
+                a.approach().settings().coarse(),
+                Wishes.NONE);
     }
 
     private void firstDone(First f, long mine) {

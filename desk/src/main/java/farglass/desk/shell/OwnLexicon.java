@@ -3,11 +3,12 @@ package farglass.desk.shell;
 import farglass.lexicon.Lexicon;
 import farglass.lexicon.LexiconException;
 import farglass.lexicon.OwnTerms;
+import farglass.work.session.TeamWords;
 import java.util.Optional;
 
 /** The team's own terms, kept among the settings of the library with every version before. */
 public final class OwnLexicon {
-    private static final String CURRENT = "lexicon.own";
+    private static final String CURRENT = TeamWords.TERMS;
     private static final String VERSIONS = "lexicon.versions";
 
     private final Settings settings;

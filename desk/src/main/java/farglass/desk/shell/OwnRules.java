@@ -4,6 +4,7 @@ import farglass.rules.Ruleset;
 import farglass.rules.RulesetException;
 import farglass.rules.RulesetReader;
 import farglass.rules.Rulesets;
+import farglass.work.session.TeamWords;
 import java.util.ArrayList;
 import java.util.List;
 import javafx.beans.property.ReadOnlyObjectProperty;
@@ -11,7 +12,7 @@ import javafx.beans.property.ReadOnlyObjectWrapper;
 
 /** The rulesets at hand: those that ship, and the user's own, kept among the settings of the library. */
 final class OwnRules {
-    private static final String STEM = "ruleset ";
+    private static final String STEM = TeamWords.RULESET;
     private final Settings settings;
     private final Notices notices;
     private final ReadOnlyObjectWrapper<Rulesets> all = new ReadOnlyObjectWrapper<>(Rulesets.builtIn());

@@ -1,0 +1,36 @@
+package farglass.work.meeting;
+
+import farglass.matchup.Meeting;
+import farglass.matchup.Settings;
+import farglass.matchup.Wishes;
+import farglass.rules.Ruleset;
+import farglass.tendency.Filter;
+import farglass.tendency.LibraryIndex;
+import java.time.LocalDate;
+
+/** Lays two athletes over one another by one policy: matches in the attire of the match and, where these are too few, all. */
+public final class MeetingService {
+    private MeetingService() {}
+
+    /**
+     * Who meets whom, and how.
+     *
+     * @param attire {@code gi}, {@code no-gi}, or null for either
+     * @param asOf day that ages of matches are counted back from, or null
+     * @param lengthMs scheduled length, positive
+     */
+    public record Ask(String us, String them, Ruleset rules, String attire, LocalDate asOf, long lengthMs) {}
+
+    /** The fitted meeting; {@link Meeting#enough} says whether there is film enough for a plan. */
+    public static Meeting meeting(LibraryIndex index, Ask ask, Settings settings, Wishes wishes) {
+        Meeting same = fit(index, ask, Filter.ALL.attire(ask.attire()), settings, wishes);
+        return same.enough() || ask.attire() == null ? same : fit(index, ask, Filter.ALL, settings, wishes);
+    }
+
+    private static Meeting fit(LibraryIndex index, Ask ask, Filter filter, Settings settings, Wishes wishes) {
+        return Meeting.of(
+                index,
+                new Meeting.Question(
+                        ask.us(), ask.them(), ask.rules(), filter, ask.asOf(), ask.lengthMs(), settings, wishes));
+    }
+}

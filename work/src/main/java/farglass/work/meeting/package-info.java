@@ -1,0 +1,5 @@
+/**
+ * How a match-up is asked for: window, command line and debrief ask here and so ask the same. Entry point {@link
+ * farglass.work.meeting.MeetingService}.
+ */
+package farglass.work.meeting;
