@@ -42,7 +42,10 @@ public final class Briefing {
     private final Map<String, String> names;
     private final ResourceBundle words;
     private final Set<String> told = new LinkedHashSet<>();
-    private final Map<String, List<Claim>> claims = new HashMap<>();
+    /** Whose claims, counted in which matches: a claim pinned in no-gi plays no-gi film. */
+    private record Counted(String athlete, Filter filter) {}
+
+    private final Map<Counted, List<Claim>> claims = new HashMap<>();
     private final List<Slide> slides = new ArrayList<>();
 
     private Briefing(Plan plan, LibraryIndex index, Map<String, String> names) {
@@ -165,7 +168,8 @@ public final class Briefing {
     /** Of the newest film first, what worked before what did not. */
     private List<TagRef> moments(PinnedClaim c) {
         List<Claim> all = claims.computeIfAbsent(
-                c.athlete(), who -> Profile.of(index, who, Filter.ALL, SEED).claims());
+                new Counted(c.athlete(), c.filter()),
+                k -> Profile.of(index, k.athlete(), k.filter(), SEED).claims());
         return all.stream()
                 .filter(x -> x.id().equals(c.claim()))
                 .findFirst()

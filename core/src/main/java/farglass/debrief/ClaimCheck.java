@@ -39,7 +39,8 @@ public record ClaimCheck(PinnedClaim claim, long x, long n, Verdict verdict, Lis
     public static List<ClaimCheck> of(List<PinnedClaim> pinned, LibraryIndex index, String match) {
         List<ClaimCheck> list = new ArrayList<>();
         for (PinnedClaim p : pinned) {
-            Filter only = Filter.ALL.matches(Set.of(match)).halfLife(null);
+            // this match, whenever it was, and of it what the claim was about
+            Filter only = p.filter().dates(null, null).matches(Set.of(match)).halfLife(null);
             Claim now = Profile.of(index, p.athlete(), only, SEED).claims().stream()
                     .filter(c -> c.id().equals(p.claim()))
                     .findFirst()

@@ -3,6 +3,7 @@ package farglass.plan;
 import farglass.profile.Claim;
 import farglass.profile.ClaimWriter;
 import farglass.stats.Grade;
+import farglass.tendency.Filter;
 
 /**
  * A claim as it stood when it was pinned.
@@ -11,6 +12,7 @@ import farglass.stats.Grade;
  * @param claim id of the claim, to find it again under today's numbers
  * @param mean, lo, hi its number and interval
  * @param shown both in words with their unit; empty where an older version pinned it
+ * @param filter which matches it was counted in; all where an older version pinned it
  */
 public record PinnedClaim(
         String athlete,
@@ -21,7 +23,8 @@ public record PinnedClaim(
         double lo,
         double hi,
         Grade grade,
-        String shown) {
+        String shown,
+        Filter filter) {
     /** A share that was pinned before units were kept. */
     public PinnedClaim(
             String athlete,
@@ -32,10 +35,11 @@ public record PinnedClaim(
             double lo,
             double hi,
             Grade grade) {
-        this(athlete, claim, sentence, counts, mean, lo, hi, grade, "");
+        this(athlete, claim, sentence, counts, mean, lo, hi, grade, "", Filter.ALL);
     }
 
-    public static PinnedClaim of(String athlete, Claim c, ClaimWriter writer) {
+    /** @param filter which matches the claim was counted in */
+    public static PinnedClaim of(String athlete, Claim c, ClaimWriter writer, Filter filter) {
         return new PinnedClaim(
                 athlete,
                 c.id(),
@@ -45,7 +49,8 @@ public record PinnedClaim(
                 c.estimate().lo(),
                 c.estimate().hi(),
                 c.estimate().grade(),
-                shown(c, writer));
+                shown(c, writer),
+                filter);
     }
 
     private static String shown(Claim c, ClaimWriter writer) {

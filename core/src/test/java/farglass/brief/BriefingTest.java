@@ -35,13 +35,13 @@ class BriefingTest {
                 .filter(c -> c.unit() == Claim.Unit.PER_TEN_MINUTES)
                 .findFirst()
                 .orElseThrow();
-        assertThat(PinnedClaim.of("brisa-tolendt", rate, writer).number())
+        assertThat(PinnedClaim.of("brisa-tolendt", rate, writer, Filter.ALL).number())
                 .as("a rate is no percentage")
                 .startsWith(writer.number(rate) + " (")
                 .doesNotContain("%");
         claims = found.stream()
                 .limit(3)
-                .map(c -> PinnedClaim.of("brisa-tolendt", c, writer))
+                .map(c -> PinnedClaim.of("brisa-tolendt", c, writer, Filter.ALL))
                 .toList();
     }
 
@@ -128,5 +128,33 @@ class BriefingTest {
         }
         assertThat(slides.get(0).text()).isEqualTo("The opponent");
         assertThat(slides.get(2).text()).isEqualTo("the opponent: guard pull to lasso");
+    }
+
+    @Test
+    void aClaimPinnedInOneAttirePlaysFilmOfThatAttireOnly() {
+        int all = 0;
+        for (String attire : List.of("gi", "no-gi")) {
+            Filter filter = Filter.ALL.attire(attire);
+            Plan p = Plan.empty("p", "Plan", "ansa-kellivar", "odile-marrowen");
+            int filmed = 0;
+            for (Claim c : Profile.of(index, "odile-marrowen", filter, 1).claims()) {
+                p = p.pin(PinnedClaim.of("odile-marrowen", c, new ClaimWriter(Locale.ENGLISH), filter));
+            }
+            for (Slide slide : slides(p)) {
+                for (var ref : slide.moments()) {
+                    filmed++;
+                    assertThat(index.facts().stream()
+                                    .map(f -> f.record())
+                                    .filter(x -> x.id().equals(ref.match()))
+                                    .findFirst()
+                                    .orElseThrow()
+                                    .details()
+                                    .attire())
+                            .isEqualTo(attire);
+                }
+            }
+            all += filmed;
+        }
+        assertThat(all).as("moments shown").isPositive();
     }
 }

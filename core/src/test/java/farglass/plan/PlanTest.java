@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import farglass.stats.Grade;
 import farglass.stats.TagRef;
+import farglass.tendency.Filter;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 
@@ -112,7 +113,8 @@ class PlanTest {
                 7.9,
                 15.7,
                 Grade.FAIR,
-                "11.5 (7.9-15.7 per 10 min)");
+                "11.5 (7.9-15.7 per 10 min)",
+                Filter.ALL);
         assertThat(rate.number()).isEqualTo("11.5 (7.9-15.7 per 10 min)");
         assertThat(new PinnedClaim("a", "b", "c", "d", Double.NaN, 0, 1, Grade.THIN).number())
                 .startsWith("?");

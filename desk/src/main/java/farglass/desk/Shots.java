@@ -8,6 +8,7 @@ import farglass.match.MatchRecord;
 import farglass.plan.PinnedClaim;
 import farglass.plan.Plan;
 import farglass.profile.Claim;
+import farglass.tendency.Filter;
 import java.awt.image.BufferedImage;
 import java.io.IOException;
 import java.io.UncheckedIOException;
@@ -159,7 +160,7 @@ final class Shots {
         desk.changePlan(p -> {
             Plan next = Plan.empty(p.id(), p.title(), p.us(), p.them());
             for (Claim c : profile.claims().stream().limit(5).toList()) {
-                next = next.pin(PinnedClaim.of(them, c, desk.claimWriter()));
+                next = next.pin(PinnedClaim.of(them, c, desk.claimWriter(), Filter.ALL));
             }
             next = next.open("Collar and sleeve first").follow("f1", "Pulls to lasso");
             next = next.follow("f2", "Strip the sleeve, step back").follow("f2", "Knee cut to the right");

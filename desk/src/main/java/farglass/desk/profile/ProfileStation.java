@@ -417,9 +417,17 @@ public final class ProfileStation implements Station, Keys.Bound, Deeds {
     public void pin(Claim c) {
         if (hasPlan()) {
             String who = desk.profiled().get();
-            PinnedClaim pinned = PinnedClaim.of(who, c, desk.claimWriter());
+            PinnedClaim pinned = PinnedClaim.of(who, c, desk.claimWriter(), filterInSight());
             desk.changePlan(p -> p.isPinned(who, c.id()) ? p.unpin(pinned) : p.pin(pinned));
         }
+    }
+
+    /** What the claims in sight were counted in: a question in words narrows further than the filters above it. */
+    private Filter filterInSight() {
+        Filter above = filters.filter();
+        return asked == null
+                ? above
+                : Asked.read(asked, desk.lexicon(), desk.athletes(), above).filter();
     }
 
     @Override

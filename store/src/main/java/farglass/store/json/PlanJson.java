@@ -13,6 +13,7 @@ import farglass.plan.Plan;
 import farglass.plan.Saved;
 import farglass.stats.Grade;
 import farglass.stats.TagRef;
+import farglass.tendency.Filter;
 import java.time.LocalDate;
 import java.time.format.DateTimeParseException;
 import java.util.ArrayList;
@@ -69,6 +70,9 @@ public final class PlanJson {
         m.put("hi", finite(c.hi()));
         m.put("grade", c.grade().name().toLowerCase(Locale.ROOT));
         m.put("shown", c.shown());
+        if (!c.filter().equals(Filter.ALL)) {
+            m.put("filter", FilterJson.write(c.filter()));
+        }
         return m;
     }
 
@@ -233,7 +237,8 @@ public final class PlanJson {
                     number(c, "lo"),
                     number(c, "hi"),
                     g,
-                    c.text("shown") == null ? "" : c.text("shown")));
+                    c.text("shown") == null ? "" : c.text("shown"),
+                    FilterJson.read(c, "filter")));
         }
         return list;
     }
