@@ -67,27 +67,27 @@ public final class Restoring {
             throw new LibraryException(
                     "The backup " + backup + " was written by a newer Far Glass. Nothing was changed.");
         }
-        try (LibraryLock lock = LibraryLock.take(library)) {
-            Path part = library.resolveSibling(library.getFileName() + ".restored");
-            try {
-                Optional<Path> kept = keep();
-                LibraryFile.clear(part);
-                copy(part);
-                // a journal of the old file must not be taken for one of the new
-                for (String ending : List.of("-wal", "-shm", "-journal")) {
-                    Files.deleteIfExists(library.resolveSibling(library.getFileName() + ending));
-                }
-                Files.move(part, library, StandardCopyOption.ATOMIC_MOVE, StandardCopyOption.REPLACE_EXISTING);
-                WholeFile.syncFolder(library);
-                return new Done(kept, List.of());
-            } catch (IOException | SQLException e) {
-                throw new LibraryException(
-                        "The backup could not be brought back (" + LibraryFile.reason(e)
-                                + "). The library is as it was. Make room on the disk and try again.",
-                        e);
-            } finally {
-                LibraryFile.clear(part);
+        LibraryLock lock = LibraryLock.take(library);
+        Path part = library.resolveSibling(library.getFileName() + ".restored");
+        try {
+            Optional<Path> kept = keep();
+            LibraryFile.clear(part);
+            copy(part);
+            // a journal of the old file must not be taken for one of the new
+            for (String ending : List.of("-wal", "-shm", "-journal")) {
+                Files.deleteIfExists(library.resolveSibling(library.getFileName() + ending));
             }
+            Files.move(part, library, StandardCopyOption.ATOMIC_MOVE, StandardCopyOption.REPLACE_EXISTING);
+            WholeFile.syncFolder(library);
+            return new Done(kept, List.of());
+        } catch (IOException | SQLException e) {
+            throw new LibraryException(
+                    "The backup could not be brought back (" + LibraryFile.reason(e)
+                            + "). The library is as it was. Make room on the disk and try again.",
+                    e);
+        } finally {
+            LibraryFile.clear(part);
+            lock.close();
         }
     }
 
