@@ -102,7 +102,7 @@ final class Fields {
                     objects.add(element(parser, new Fields(base, objects.size()), mostValues));
                 }
             } else {
-                f.add(name, value(parser, token, new int[] {mostValues}));
+                f.add(name, value(parser, token, mostValues));
             }
         }
         return f;
@@ -111,12 +111,12 @@ final class Fields {
     private static Fields element(JsonParser parser, Fields f, int mostValues) throws IOException {
         JsonToken token = parser.currentToken();
         if (token != JsonToken.START_OBJECT) {
-            f.instead = value(parser, token, new int[] {mostValues});
+            f.instead = value(parser, token, mostValues);
             return f;
         }
         String name;
         while ((name = f.next(parser)) != null) {
-            f.add(name, value(parser, parser.nextToken(), new int[] {mostValues}));
+            f.add(name, value(parser, parser.nextToken(), mostValues));
         }
         return f;
     }
@@ -133,26 +133,31 @@ final class Fields {
     /**
      * The value that begins at a token.
      *
-     * @param left how many values it may still hold
+     * @param most values that it may hold, when it is a list or an object
      */
-    private static Object value(JsonParser parser, JsonToken token, int[] left) throws IOException {
+    private static Object value(JsonParser parser, JsonToken token, int most) throws IOException {
         return switch (token) {
             case VALUE_STRING -> Texts.of(parser);
             case VALUE_NUMBER_INT, VALUE_NUMBER_FLOAT -> parser.getNumberValue();
             case VALUE_TRUE -> true;
             case VALUE_FALSE -> false;
             case VALUE_NULL -> NOTHING;
-            case START_ARRAY -> array(parser, left);
-            case START_OBJECT -> object(parser, left);
+            case START_ARRAY -> array(parser, new int[] {most});
+            case START_OBJECT -> object(parser, new int[] {most});
             default -> throw new JsonParseException(parser, "A value is expected");
         };
     }
 
+    /** @param left how many values the list or object around it may still hold */
     private static JsonNode within(JsonParser parser, JsonToken token, int[] left) throws IOException {
         if (--left[0] < 0) {
             throw new JsonParseException(parser, "Too many values in one field");
         }
-        return node(value(parser, token, left));
+        return switch (token) {
+            case START_ARRAY -> array(parser, left);
+            case START_OBJECT -> object(parser, left);
+            default -> node(value(parser, token, 0));
+        };
     }
 
     private static ArrayNode array(JsonParser parser, int[] left) throws IOException {
