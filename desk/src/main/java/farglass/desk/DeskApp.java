@@ -139,31 +139,31 @@ public final class DeskApp extends Application {
                 () -> {
                     before.run();
                     String problem = null;
-                    Path kept = null;
+                    String done = null;
                     try {
-                        kept = new Restoring(file, backup, Opening.CLOCK)
-                                .whole()
-                                .kept()
-                                .orElse(null);
+                        Restoring.Done d = new Restoring(file, backup, Opening.CLOCK).whole();
+                        done = d.kept()
+                                .map(kept -> Words.of("library.brought.kept", kept))
+                                .orElseGet(() -> Words.of("library.brought"));
                     } catch (LibraryException e) {
                         problem = e.getMessage();
                     }
-                    anew(problem, kept);
+                    anew(problem, done);
                 },
                 "restoring");
         t.start();
     }
 
-    private void anew(String problem, Path kept) {
+    /** Opens the library anew, with what went wrong or was done before; both may be null. */
+    private void anew(String problem, String done) {
         try {
             Opening.Opened opened = Opening.open(args);
             Platform.runLater(() -> {
                 show(opened);
                 if (problem != null) {
                     desk.notices().problem(problem);
-                } else {
-                    desk.notices()
-                            .done(kept == null ? Words.of("library.brought") : Words.of("library.brought.kept", kept));
+                } else if (done != null) {
+                    desk.notices().done(done);
                 }
             });
         } catch (LibraryException e) {
@@ -177,11 +177,20 @@ public final class DeskApp extends Application {
                 .command(
                         Words.of("report.name"),
                         () -> {
-                            Report.write(target, Home.folder(), Verification.of(file, Opening.CLOCK));
+                            Report.write(target, Home.folder(), verified(file));
                             return target;
                         },
                         done -> desk.notices().done(Words.of("export.done", done)),
                         e -> desk.notices().problem(Words.of("export.failed", target, e.getMessage())));
+    }
+
+    /** Null for a library that cannot be read at all, which is when a report is wanted most. */
+    private static Verification verified(Path library) {
+        try {
+            return Verification.of(library, Opening.CLOCK);
+        } catch (LibraryException e) {
+            return null;
+        }
     }
 
     private void refuse(LibraryException why) {
@@ -211,12 +220,17 @@ public final class DeskApp extends Application {
 
     /** A new library, where the old one is gone. */
     private void begin(Path file) {
-        try {
-            Library.beginAnew(file, Opening.CLOCK).close();
-        } catch (LibraryException e) {
-            LOG.warn("a new library could not be begun", e);
-        }
-        anew(null, null);
+        Thread t = new Thread(
+                () -> {
+                    try {
+                        Library.beginAnew(file, Opening.CLOCK).close();
+                        anew(null, null);
+                    } catch (LibraryException e) {
+                        Platform.runLater(() -> refuse(e));
+                    }
+                },
+                "beginning");
+        t.start();
     }
 
     private void closeDesk() {

@@ -2,7 +2,6 @@ package farglass.store;
 
 import java.io.IOException;
 import java.io.InputStream;
-import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.security.DigestInputStream;
@@ -26,21 +25,21 @@ record Exported(Path path, Set<String> athletes, String checksum) {
         athletes = Set.copyOf(athletes);
     }
 
-    static void note(Handle h, Path written, Set<String> athletes, Instant at) {
+    /** A file as it lies there now; reads all of it. */
+    static Exported of(Path written, Set<String> athletes) throws IOException {
         Path path = written.toAbsolutePath().normalize();
-        try {
-            String checksum = checksum(path);
-            h.execute("DELETE FROM exported WHERE path = ?", path.toString());
-            h.execute(
-                    "INSERT INTO exported (path, made_at, athletes, bytes, checksum) VALUES (?, ?, ?, ?, ?)",
-                    path.toString(),
-                    at.toString(),
-                    String.join("\n", athletes),
-                    Files.size(path),
-                    checksum);
-        } catch (IOException e) {
-            throw new UncheckedIOException(e);
-        }
+        return new Exported(path, athletes, checksum(path));
+    }
+
+    void note(Handle h, Instant at, long bytes) {
+        h.execute("DELETE FROM exported WHERE path = ?", path.toString());
+        h.execute(
+                "INSERT INTO exported (path, made_at, athletes, bytes, checksum) VALUES (?, ?, ?, ?, ?)",
+                path.toString(),
+                at.toString(),
+                String.join("\n", athletes),
+                bytes,
+                checksum);
     }
 
     static List<Exported> all(Handle h) {

@@ -480,11 +480,15 @@ public final class Library implements AutoCloseable {
      *
      * @param athletes ids of those it tells of; empty for everybody
      */
-    public synchronized void exported(Path written, Set<String> athletes) throws LibraryException {
-        change(() -> {
-            Exported.note(handle, written, athletes, clock.instant());
-            return null;
-        });
+    public void exported(Path written, Set<String> athletes) throws LibraryException {
+        try {
+            // summed up before the library is held: nobody waits for a long film
+            Exported x = Exported.of(written, athletes);
+            long bytes = Files.size(written);
+            change(rows -> x.note(rows, clock.instant(), bytes));
+        } catch (IOException e) {
+            throw new LibraryException("The file " + written + " cannot be read: " + LibraryFile.reason(e) + ".", e);
+        }
     }
 
     /**

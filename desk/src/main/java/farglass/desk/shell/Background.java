@@ -116,7 +116,9 @@ public final class Background {
         Platform.runLater(() -> {
             pending.remove(id);
             if (pending.isEmpty() && whenDone != null) {
-                whenDone.run();
+                Runnable then = whenDone;
+                whenDone = null;
+                then.run();
             }
         });
     }
@@ -230,9 +232,10 @@ public final class Background {
     public void finish(Runnable then) {
         closing = true;
         workers.shutdownNow();
-        whenDone = then;
         if (pending.isEmpty()) {
             then.run();
+        } else {
+            whenDone = then;
         }
     }
 

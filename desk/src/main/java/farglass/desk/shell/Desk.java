@@ -206,7 +206,9 @@ public final class Desk implements AutoCloseable {
         if (library.readOnly()) {
             return;
         }
-        background.write(
+        // not among the writes: a long film takes a while to be summed up, and tags must not wait for it
+        background.command(
+                Words.of("export.name", written[0].getFileName()),
                 () -> {
                     for (Path p : written) {
                         library.exported(p, athletes);
