@@ -64,6 +64,11 @@ public final class DeskApp extends Application {
                     + " ms");
         } catch (LibraryException e) {
             System.err.println(e.getMessage());
+            if (args.contains("--shots")) {
+                // nobody is there to choose
+                Platform.exit();
+                return;
+            }
             refuse(e);
         }
     }
