@@ -6,6 +6,7 @@ import farglass.desk.shell.Desk;
 import farglass.desk.shell.Look;
 import farglass.match.MatchRecord;
 import farglass.store.Library;
+import farglass.work.session.LibraryContent;
 import java.nio.file.Path;
 import java.time.Clock;
 import java.util.Arrays;
@@ -81,7 +82,7 @@ final class WindowBench {
             Look.load();
             Library library = Library.open(folder.resolve("w.farglass"), Clock.systemUTC());
             Demo.fill(library);
-            desk = new Desk(Desk.Content.of(library), Clock.systemUTC());
+            desk = new Desk(LibraryContent.of(library), Clock.systemUTC());
             Shell shell = new Shell(desk);
             scene = Look.scene(shell.view(), 1280, 800);
             Stage stage = new Stage();

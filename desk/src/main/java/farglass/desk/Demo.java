@@ -49,7 +49,7 @@ public final class Demo {
         if (missing.isEmpty()) {
             return;
         }
-        desk.background().longWork(Words.of("demo.films"), (progress, cancelled) -> {
+        desk.tasks().longTask(Words.of("demo.films"), (progress, cancelled) -> {
             for (int i = 0; i < missing.size() && !cancelled.getAsBoolean(); i++) {
                 int done = i;
                 draw(desk, missing.get(i), share -> progress.accept((done + share) / missing.size()), cancelled);

@@ -9,6 +9,7 @@ import farglass.store.Library;
 import farglass.store.LibraryException;
 import farglass.store.Restoring;
 import farglass.store.Verification;
+import farglass.work.words.WorkWords;
 import java.nio.file.Path;
 import java.util.List;
 import javafx.application.Application;
@@ -95,11 +96,7 @@ public final class DeskApp extends Application {
     private void unexpected(Throwable e) {
         LOG.error("unexpected", e);
         if (desk != null) {
-            desk.notices()
-                    .problem(
-                            e instanceof OutOfMemoryError
-                                    ? Words.of("error.memory")
-                                    : Words.of("error.unexpected", e.getClass().getSimpleName()));
+            desk.notices().problem(WorkWords.unexpected(e));
         }
     }
 
@@ -109,12 +106,12 @@ public final class DeskApp extends Application {
             return;
         }
         desk.closing();
-        List<String> left = desk.background().pending();
+        List<String> left = desk.tasks().pending();
         if (!left.isEmpty()) {
             e.consume();
             insisted = true;
             desk.notices().problem(Words.of("closing.waits", String.join(", ", left)));
-            desk.background().finish(stage::close);
+            desk.tasks().finish(stage::close);
         }
     }
 
@@ -122,12 +119,11 @@ public final class DeskApp extends Application {
     private void bringBack(Path backup) {
         Desk old = desk;
         old.closing();
-        if (!old.background().pending().isEmpty()) {
+        if (!old.tasks().pending().isEmpty()) {
             old.notices()
-                    .done(Words.of(
-                            "rescue.waits", String.join(", ", old.background().pending())));
+                    .done(Words.of("rescue.waits", String.join(", ", old.tasks().pending())));
         }
-        old.background().finish(() -> {
+        old.tasks().finish(() -> {
             desk = null;
             wait(Words.of("rescue.working"));
             restoring(old.library().file(), backup, old::close);
@@ -178,7 +174,7 @@ public final class DeskApp extends Application {
 
     private void report(Path target) {
         Path file = desk.library().file();
-        desk.background()
+        desk.tasks()
                 .command(
                         Words.of("report.name"),
                         () -> {

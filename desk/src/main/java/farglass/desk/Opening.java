@@ -1,9 +1,9 @@
 package farglass.desk;
 
-import farglass.desk.shell.Desk;
 import farglass.desk.shell.Words;
 import farglass.store.Library;
 import farglass.store.LibraryException;
+import farglass.work.session.LibraryContent;
 import java.nio.file.Path;
 import java.time.Clock;
 import java.util.List;
@@ -23,7 +23,7 @@ final class Opening {
      *
      * @param told what the user must know of it, or null when it is whole and can be changed
      */
-    record Opened(Desk.Content content, String told) {}
+    record Opened(LibraryContent content, String told) {}
 
     static void begin(List<String> args) {
         begun = CompletableFuture.supplyAsync(() -> {
@@ -49,7 +49,7 @@ final class Opening {
                     throw e;
                 }
             }
-            return new Opened(Desk.Content.orClosed(library), null);
+            return new Opened(LibraryContent.orClosed(library), null);
         } catch (LibraryException e) {
             return reading(file, e);
         }
@@ -60,14 +60,14 @@ final class Opening {
             switch (why.kind()) {
                 case IN_USE, READ_ONLY, NEWER -> {
                     return new Opened(
-                            Desk.Content.orClosed(Library.read(file, CLOCK)),
+                            LibraryContent.orClosed(Library.read(file, CLOCK)),
                             Words.of("opening.reading", why.getMessage()));
                 }
                 case DAMAGED -> {
                     Library found = Library.salvaged(file, CLOCK);
                     int missing = found.missing().size();
                     String first = missing == 0 ? "" : found.missing().get(0);
-                    return new Opened(Desk.Content.orClosed(found), Words.of("opening.damaged", missing, first));
+                    return new Opened(LibraryContent.orClosed(found), Words.of("opening.damaged", missing, first));
                 }
                 default -> throw why;
             }

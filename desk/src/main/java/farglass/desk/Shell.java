@@ -92,8 +92,8 @@ public final class Shell {
             if (s instanceof Keys.Bound bound) {
                 bound.keys()
                         .chosen(
-                                id -> desk.settings().get("key." + s.name() + "." + id),
-                                (id, keys) -> desk.settings().set("key." + s.name() + "." + id, keys));
+                                id -> desk.preferences().get("key." + s.name() + "." + id),
+                                (id, keys) -> desk.preferences().set("key." + s.name() + "." + id, keys));
             }
         }
         go(stations.get(0));
@@ -119,16 +119,16 @@ public final class Shell {
         Label name = Ui.prose("", "rail-work");
         name.textProperty()
                 .bind(Bindings.createStringBinding(
-                        () -> desk.background().longName().get() + " "
-                                + Math.round(desk.background().longShare().get() * 100) + "%",
-                        desk.background().longName(),
-                        desk.background().longShare()));
+                        () -> desk.status().name().get() + " "
+                                + Math.round(desk.status().share().get() * 100) + "%",
+                        desk.status().name(),
+                        desk.status().share()));
         ProgressBar bar = new ProgressBar();
-        bar.progressProperty().bind(desk.background().longShare());
-        Button cancel = Ui.button(Words.of("work.cancel"), desk.background()::cancelLongWork, "rail-cancel");
+        bar.progressProperty().bind(desk.status().share());
+        Button cancel = Ui.button(Words.of("work.cancel"), desk.tasks()::cancelLongTask, "rail-cancel");
         VBox box = new VBox(4, name, bar, cancel);
         box.setPadding(new Insets(0, 8, 8, 12));
-        box.visibleProperty().bind(desk.background().longName().isNotEmpty());
+        box.visibleProperty().bind(desk.status().name().isNotEmpty());
         box.managedProperty().bind(box.visibleProperty());
         return box;
     }

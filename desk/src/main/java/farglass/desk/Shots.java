@@ -111,7 +111,7 @@ final class Shots {
     /** A backup, and after it a match that is no longer what it was. */
     private void backUpAndChange() {
         MatchRecord r = desk.openRecord().get();
-        desk.background()
+        desk.tasks()
                 .command(
                         Words.of("library.backup.name"),
                         () -> desk.library().backUp(null),
@@ -132,7 +132,7 @@ final class Shots {
     private void waitForFilms() {
         Timeline timer = new Timeline();
         timer.getKeyFrames().add(new KeyFrame(PAUSE, e -> {
-            if (desk.background().longName().get().isEmpty()) {
+            if (desk.status().name().get().isEmpty()) {
                 steps.poll().run();
             }
         }));

@@ -149,12 +149,12 @@ class BriefTest extends DeskDriver {
             sheet.writeHtml(folder.resolve("brief.html"));
             return null;
         });
-        await("it is being written", () -> desk.background().longName().get().equals("Writing the briefing"));
+        await("it is being written", () -> desk.status().name().get().equals("Writing the briefing"));
         onFx(() -> {
-            desk.background().cancelLongWork();
+            desk.tasks().cancelLongTask();
             return null;
         });
-        await("it has stopped", LONG, () -> desk.background().longName().get().isEmpty());
+        await("it has stopped", LONG, () -> desk.status().name().get().isEmpty());
         assertThat(folder.resolve("brief.html")).doesNotExist();
         assertThat(folder.resolve("brief-clips")).doesNotExist();
     }
@@ -204,19 +204,20 @@ class BriefTest extends DeskDriver {
         await(
                 "it judges",
                 () -> ((Labeled) find("#drill-verdict")).getText().matches("(Right|No).*tomorrow.*|Right.*"));
-        String book = desk.settings().get("drill.book.Ilse").orElseThrow();
+        String book = desk.preferences().get("drill.book.Ilse").orElseThrow();
         assertThat(farglass.drill.DrillBook.read(book).lines()).hasSize(1);
         fire("#drill-next");
         robot.push(KeyCode.DIGIT2);
         await(
                 "a second is kept",
-                () -> farglass.drill.DrillBook.read(
-                                        desk.settings().get("drill.book.Ilse").orElseThrow())
+                () -> farglass.drill.DrillBook.read(desk.preferences()
+                                        .get("drill.book.Ilse")
+                                        .orElseThrow())
                                 .lines()
                                 .size()
                         == 2);
         restart();
-        assertThat(desk.settings().get("drill.book.Ilse"))
+        assertThat(desk.preferences().get("drill.book.Ilse"))
                 .as("it outlives the window")
                 .isPresent();
     }

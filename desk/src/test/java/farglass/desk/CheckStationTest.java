@@ -278,8 +278,8 @@ class CheckStationTest extends DeskDriver {
                 .containsExactly("knee-cut");
         assertThat(desk.lexicon().checkpoints("knee-cut")).containsExactly("head-low");
         assertThat(using("knee-cut")).isZero();
-        assertThat(onFx(() -> desk.ownLexicon().stepBack())).isTrue();
-        assertThat(desk.ownLexicon().next().lookUp("the zipper")).isEmpty();
+        assertThat(onFx(() -> desk.teamLexicon().stepBack())).isTrue();
+        assertThat(desk.teamLexicon().next().lookUp("the zipper")).isEmpty();
     }
 
     private long using(String technique) {

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import farglass.desk.shell.Desk;
 import farglass.desk.shell.Look;
 import farglass.store.Library;
+import farglass.work.session.LibraryContent;
 import java.nio.file.Path;
 import java.time.Clock;
 import java.time.Instant;
@@ -14,6 +15,7 @@ import java.util.List;
 import java.util.concurrent.Callable;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.TimeoutException;
+import java.util.concurrent.atomic.AtomicReference;
 import javafx.application.Platform;
 import javafx.scene.Node;
 import javafx.scene.Scene;
@@ -60,7 +62,7 @@ abstract class DeskDriver {
         if (fill) {
             fill(library);
         }
-        desk = new Desk(Desk.Content.of(library), CLOCK);
+        desk = new Desk(LibraryContent.of(library), CLOCK);
         shell = new Shell(desk);
         scene = Look.scene(shell.view(), 1280, 800);
         stage.setScene(scene);
@@ -102,10 +104,22 @@ abstract class DeskDriver {
 
     /** Waits for what takes its time, such as a film being drawn. */
     static void await(String what, long seconds, Callable<Boolean> holds) {
+        AtomicReference<Throwable> last = new AtomicReference<>();
         try {
-            WaitForAsyncUtils.waitFor(seconds, TimeUnit.SECONDS, () -> onFx(holds));
+            WaitForAsyncUtils.waitFor(
+                    seconds,
+                    TimeUnit.SECONDS,
+                    () -> onFx(() -> {
+                        try {
+                            return holds.call();
+                        } catch (AssertionError notYet) {
+                            // such as a page that is not there yet
+                            last.set(notYet);
+                            return false;
+                        }
+                    }));
         } catch (TimeoutException e) {
-            throw new AssertionError("waited in vain: " + what, e);
+            throw new AssertionError("waited in vain: " + what, last.get() == null ? e : last.get());
         }
         WaitForAsyncUtils.waitForFxEvents();
     }

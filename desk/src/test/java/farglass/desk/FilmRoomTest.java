@@ -267,7 +267,7 @@ class FilmRoomTest extends DeskDriver {
         assertThat(onFx(() -> FilmProbe.react(50, 210, 250, 300, 3000, 190, 240, 900, 260)))
                 .as("one too early and one too late do not count")
                 .isEqualTo(250);
-        assertThat(desk.settings().reactionMs()).isEqualTo(300);
+        assertThat(desk.preferences().reactionMs()).isEqualTo(300);
         press(KeyCode.F7);
         await("the exercise is there", () -> scene.lookup("#reaction-sheet") != null);
         press(KeyCode.ESCAPE);

@@ -8,6 +8,7 @@ import farglass.match.Edit;
 import farglass.match.MatchRecord;
 import farglass.store.Library;
 import farglass.store.WholeFile;
+import farglass.work.session.LibraryContent;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
@@ -81,7 +82,7 @@ class LibrarySheetTest extends DeskDriver {
     void aLibraryThatMayOnlyBeReadIsShownAndAnEditGoesBack() throws Exception {
         onFx(() -> {
             desk.close();
-            desk = new Desk(Desk.Content.of(Library.read(folder.resolve("my.farglass"), CLOCK)), CLOCK);
+            desk = new Desk(LibraryContent.of(Library.read(folder.resolve("my.farglass"), CLOCK)), CLOCK);
             shell = new Shell(desk);
             scene = farglass.desk.shell.Look.scene(shell.view(), 1280, 800);
             stage.setScene(scene);
@@ -102,7 +103,7 @@ class LibrarySheetTest extends DeskDriver {
     void twoExportsAtOnceAreBothWrittenThoughBothWorkersAreBusyAndAreNoted() throws Exception {
         CountDownLatch hold = new CountDownLatch(1);
         for (String busy : List.of("a", "b")) {
-            desk.background().query(busy, () -> hold.await(30, TimeUnit.SECONDS), x -> {}, e -> {});
+            desk.tasks().query(busy, () -> hold.await(30, TimeUnit.SECONDS), x -> {}, e -> {});
         }
         Path one = folder.resolve("one.txt");
         Path two = folder.resolve("two.txt");
@@ -135,8 +136,8 @@ class LibrarySheetTest extends DeskDriver {
                 }
                 WholeFile.write(p, "late");
             });
-            assertThat(desk.background().pending()).hasSize(1);
-            desk.background().finish(closed::countDown);
+            assertThat(desk.tasks().pending()).hasSize(1);
+            desk.tasks().finish(closed::countDown);
             return null;
         });
         assertThat(closed.getCount()).isEqualTo(1);

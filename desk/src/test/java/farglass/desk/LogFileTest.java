@@ -22,7 +22,7 @@ class LogFileTest {
     void whatWentWrongIsThereAndWhomItWasAboutIsNot() {
         Exception e = new IllegalStateException(
                 "/home/ilse/brisa.farglass", new IOException("the film of Brisa Tolendt cannot be read"));
-        String line = line("farglass.desk.shell.Background", "background work failed", e);
+        String line = line("farglass.work.task.Tasks", "background work failed", e);
         assertThat(line)
                 .contains(
                         "background work failed",

@@ -149,7 +149,7 @@ class MatchupTest extends DeskDriver {
         press(KeyCode.CONTROL, KeyCode.DIGIT5);
         await("exchanges are there", LONG, () -> says("#station-matchup", "Brisa's lasso guard"));
         onFx(() -> {
-            desk.background().cancelLongWork();
+            desk.tasks().cancelLongTask();
             return null;
         });
         await("stopped or done", LONG, () -> says("#headline", "Stopped") || says("#headline", "% to "));

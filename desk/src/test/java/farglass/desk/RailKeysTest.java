@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import farglass.desk.shell.Desk;
 import farglass.desk.shell.Look;
 import farglass.store.Library;
+import farglass.work.session.LibraryContent;
 import java.nio.file.Path;
 import java.time.Clock;
 import java.time.Instant;
@@ -41,7 +42,7 @@ class RailKeysTest {
                 Look.load();
                 Library library = Library.open(folder.resolve("my.farglass"), CLOCK);
                 Demo.fill(library);
-                desk = new Desk(Desk.Content.of(library), CLOCK);
+                desk = new Desk(LibraryContent.of(library), CLOCK);
                 shell = new Shell(desk);
                 scene = Look.scene(shell.view(), 1280, 800);
                 stage.setScene(scene);

@@ -287,7 +287,7 @@ public final class AssignmentStation implements Station, Keys.Bound {
             desk.notices().done(Words.of("notes.which"));
             return;
         }
-        desk.background()
+        desk.tasks()
                 .query(
                         "notes-table",
                         () -> NotesTable.read(file),

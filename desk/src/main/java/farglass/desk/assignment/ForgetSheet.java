@@ -76,7 +76,7 @@ final class ForgetSheet extends VBox {
         if (athlete == null) {
             return;
         }
-        desk.background()
+        desk.tasks()
                 .query(
                         "forget",
                         () -> desk.library().concerning(athlete),

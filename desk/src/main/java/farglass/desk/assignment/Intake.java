@@ -19,7 +19,7 @@ final class Intake {
     }
 
     void take(List<Path> files) {
-        desk.background()
+        desk.tasks()
                 .command(
                         Words.of("intake.name"),
                         () -> read(files),

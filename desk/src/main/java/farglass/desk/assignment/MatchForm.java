@@ -255,7 +255,7 @@ final class MatchForm extends StackPane {
 
     private void add(MatchRecord.Details details) {
         String path = film.getText().strip();
-        desk.background()
+        desk.tasks()
                 .command(
                         Words.of("match.name"),
                         () -> path.isEmpty() ? List.<FilmRef>of() : List.of(look(Path.of(path))),

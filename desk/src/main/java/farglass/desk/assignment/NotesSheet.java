@@ -105,7 +105,7 @@ final class NotesSheet extends StackPane {
     }
 
     private List<NoteColumn> roles() {
-        List<NoteColumn> known = desk.settings()
+        List<NoteColumn> known = desk.preferences()
                 .get(signature())
                 .map(s -> java.util.Arrays.stream(s.split(","))
                         .map(NoteColumn::valueOf)
@@ -122,7 +122,7 @@ final class NotesSheet extends StackPane {
 
     private Map<String, String> remembered() {
         Map<String, String> known = new TreeMap<>();
-        desk.settings()
+        desk.preferences()
                 .get(TERMS)
                 .ifPresent(text -> text.lines().forEach(line -> {
                     int equals = line.indexOf('=');
@@ -164,7 +164,7 @@ final class NotesSheet extends StackPane {
     /** Reads the table anew, in the background; only the newest reading is shown. */
     private void read() {
         NoteReader next = new NoteReader(into, desk.lexicon(), roles, terms, down.isSelected());
-        desk.background()
+        desk.tasks()
                 .query(
                         "notes",
                         () -> next.read(table.rows()),
@@ -215,8 +215,8 @@ final class NotesSheet extends StackPane {
             all = reader.read(table.rows());
         }
         desk.edit(into.id(), reader.edit(all));
-        desk.settings().set(signature(), roles.stream().map(Enum::name).collect(Collectors.joining(",")));
-        desk.settings()
+        desk.preferences().set(signature(), roles.stream().map(Enum::name).collect(Collectors.joining(",")));
+        desk.preferences()
                 .set(
                         TERMS,
                         terms.entrySet().stream()

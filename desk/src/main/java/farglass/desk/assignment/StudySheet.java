@@ -66,7 +66,7 @@ final class StudySheet extends StackPane {
                 a == null ? null : a.ruleset(),
                 day,
                 Filter.DEFAULT_HALF_LIFE);
-        desk.background()
+        desk.tasks()
                 .query(
                         "study",
                         () -> StudyOrder.of(

@@ -67,7 +67,7 @@ final class BriefExport {
             return;
         }
         Reel reel = new Reel(clips, ReelExport.painter(Corner.A), WIDTH, HEIGHT);
-        desk.background().export(Words.of("brief.writing"), (progress, cancelled) -> {
+        desk.tasks().export(Words.of("brief.writing"), (progress, cancelled) -> {
             try {
                 if (reel.write(target, progress, cancelled)) {
                     desk.exported(Set.of(), target);
@@ -84,7 +84,7 @@ final class BriefExport {
         desk.matches().forEach(r -> amber.put(r, desk.amber(r)));
         Path folder = desk.library().folder();
         String title = Words.of("brief.title");
-        desk.background().export(Words.of("brief.writing"), (progress, cancelled) -> {
+        desk.tasks().export(Words.of("brief.writing"), (progress, cancelled) -> {
             MomentStill stills = new MomentStill(folder, r -> ReelExport.painter(amber.get(r)));
             int all = Math.max(
                     1, slides.stream().mapToInt(s -> s.moments().size()).sum());
@@ -129,7 +129,7 @@ final class BriefExport {
         Map<String, List<Clip>> clips = new LinkedHashMap<>();
         slides.forEach(s -> clips.put(s.id(), clips(s, nameless)));
         String title = Words.of("brief.title");
-        desk.background().export(Words.of("brief.writing"), (progress, cancelled) -> {
+        desk.tasks().export(Words.of("brief.writing"), (progress, cancelled) -> {
             List<Path> written = new ArrayList<>();
             try {
                 Map<String, List<String>> files = new LinkedHashMap<>();

@@ -9,14 +9,12 @@ import farglass.desk.shell.Words;
 import farglass.plan.Assignment;
 import farglass.plan.Brief;
 import farglass.plan.Plan;
-import farglass.tendency.LibraryIndex;
 import java.io.File;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
 import java.util.function.Consumer;
-import java.util.function.Supplier;
 import javafx.beans.value.ChangeListener;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
@@ -32,21 +30,16 @@ import javafx.stage.FileChooser;
 /** The slides of a briefing: left out, moved, given notes; from here they are shown and written. */
 public final class BriefSheet extends VBox {
     private final Desk desk;
-    private final Supplier<LibraryIndex> index;
     private final BriefExport export;
     private final VBox rows = new VBox(6);
     private final CheckBox nameless = new CheckBox(Words.of("brief.nameless"));
     private List<Slide> slides = List.of();
     private final ChangeListener<Plan> planChanged = (o, was, is) -> fill();
 
-    /**
-     * @param index facts of all records; asked in the background
-     * @param close takes the sheet away
-     */
-    public BriefSheet(Desk desk, Supplier<LibraryIndex> index, Runnable close) {
+    /** @param close takes the sheet away */
+    public BriefSheet(Desk desk, Runnable close) {
         super(10);
         this.desk = desk;
-        this.index = index;
         this.export = new BriefExport(desk);
         setId("brief-sheet");
         getStyleClass().add("sheet");
@@ -103,10 +96,10 @@ public final class BriefSheet extends VBox {
         nameless.setSelected(p.brief().nameless());
         Map<String, String> names = new TreeMap<>(desk.athletes());
         String occasion = occasion();
-        desk.background()
+        desk.tasks()
                 .query(
                         "briefing",
-                        () -> Briefing.of(p, index.get(), names, occasion),
+                        () -> Briefing.of(p, desk.index(), names, occasion),
                         this::show,
                         e -> desk.notices().problem(Words.of("brief.failed", String.valueOf(e.getMessage()))));
     }

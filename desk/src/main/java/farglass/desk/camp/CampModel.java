@@ -9,24 +9,17 @@ import farglass.desk.matchup.MeetingModel;
 import farglass.desk.shell.Desk;
 import farglass.desk.shell.Words;
 import farglass.drill.Drill;
-import farglass.drill.Drills;
-import farglass.matchup.Bracket;
 import farglass.matchup.Meeting;
 import farglass.matchup.MeetingWriter;
 import farglass.matchup.Proposal;
 import farglass.matchup.Solved;
 import farglass.plan.Assignment;
 import farglass.plan.Plan;
-import farglass.tendency.Evidence;
-import farglass.tendency.Filter;
-import farglass.tendency.LibraryIndex;
+import farglass.work.camp.CampService;
 import java.time.LocalDate;
 import java.util.LinkedHashMap;
-import java.util.LinkedHashSet;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
-import java.util.Set;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 
@@ -58,8 +51,6 @@ final class CampModel {
     /** Win chances with the plan, before and after what training has shown. */
     record Trained(double before, double after) {}
 
-    private record Skilled(List<Skill> skills, CardWriter cards, List<Drill> drills) {}
-
     CampModel(Desk desk, MeetingModel meeting) {
         this.desk = desk;
         this.meeting = meeting;
@@ -82,22 +73,10 @@ final class CampModel {
         }
         Solved solved = p.solved();
         MeetingWriter writer = meeting.writer();
-        desk.background()
+        desk.tasks()
                 .query(
                         "camp-skills",
-                        () -> {
-                            LibraryIndex index = meeting.index();
-                            Meeting.Question q = solved.meeting().question();
-                            Bracket b = Bracket.of(List.of(new Bracket.Opponent(q.them(), 1, solved, null)));
-                            List<Skill> now = Skill.of(b, Preparation.SKILLS);
-                            Evidence them = Evidence.of(index, q.them(), q.filter());
-                            Set<String> wanted = new LinkedHashSet<>();
-                            now.forEach(s -> wanted.add(s.technique()));
-                            // drills are made of whatever there is, the usual opponents included
-                            Evidence filmed = Evidence.of(index, q.them(), Filter.ALL);
-                            return new Skilled(
-                                    now, new CardWriter(Locale.ENGLISH, writer, them), drills(filmed, index, wanted));
-                        },
+                        () -> CampService.rounds(solved, desk.index(), writer),
                         s -> {
                             skillsOf = solved;
                             skills = s.skills();
@@ -126,17 +105,6 @@ final class CampModel {
         train(m, camp);
     }
 
-    /** Of the opponent; without film of him of whoever there is film of, practice films among them. */
-    private static List<Drill> drills(Evidence them, LibraryIndex index, Set<String> wanted) {
-        List<Drill> own = Drills.of(them, wanted);
-        if (!own.isEmpty()) {
-            return own;
-        }
-        return index.athletes().stream()
-                .flatMap(a -> Drills.of(Evidence.of(index, a, Filter.ALL), wanted).stream())
-                .toList();
-    }
-
     private boolean belongs(Plan p) {
         Meeting.Question q = skillsOf.meeting().question();
         return q.us().equals(p.us()) && q.them().equals(p.them());
@@ -151,7 +119,7 @@ final class CampModel {
             return;
         }
         List<Skill> now = skills;
-        desk.background()
+        desk.tasks()
                 .query(
                         "camp-trained",
                         () -> m.under(m.question().settings(), Readiness.trained(now, m, camp, TRAINED))

@@ -58,7 +58,7 @@ final class DrillsPage extends VBox {
         setId("camp-drills");
         person.setId("drill-person");
         person.setPromptText(Words.of("drill.person.prompt"));
-        person.setText(desk.settings().get(PERSON).orElse(""));
+        person.setText(desk.preferences().get(PERSON).orElse(""));
         person.textProperty().addListener((o, was, is) -> fill());
         question.setId("drill-question");
         verdict.setId("drill-verdict");
@@ -87,7 +87,7 @@ final class DrillsPage extends VBox {
     }
 
     private DrillBook book() {
-        return desk.settings().get(BOOK + who()).map(DrillBook::read).orElse(DrillBook.EMPTY);
+        return desk.preferences().get(BOOK + who()).map(DrillBook::read).orElse(DrillBook.EMPTY);
     }
 
     private List<Drill> drills() {
@@ -115,7 +115,7 @@ final class DrillsPage extends VBox {
             desk.notices().done(Words.of("drill.none"));
             return;
         }
-        desk.settings().set(PERSON, who());
+        desk.preferences().set(PERSON, who());
         Optional<Drill> d = book().next(drills(), LocalDate.now(desk.clock()));
         if (d.isEmpty()) {
             question.setText(Words.of("drill.done", who()));
@@ -168,7 +168,7 @@ final class DrillsPage extends VBox {
         int quality = Memory.quality(right, seconds);
         LocalDate today = LocalDate.now(desk.clock());
         DrillBook next = book().answered(asked, quality, today);
-        desk.settings().set(BOOK + who(), next.text());
+        desk.preferences().set(BOOK + who(), next.text());
         verdict.setText(
                 Boolean.TRUE.equals(right)
                         ? Words.of(

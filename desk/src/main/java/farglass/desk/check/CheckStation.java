@@ -215,7 +215,7 @@ public final class CheckStation implements Station, Keys.Bound {
             return;
         }
         boolean all = called.isSelected();
-        desk.background()
+        desk.tasks()
                 .query(
                         "check",
                         () -> {
@@ -277,7 +277,7 @@ public final class CheckStation implements Station, Keys.Bound {
 
     /** Lays another record of the open match over it. */
     void compare(Path file) {
-        desk.background()
+        desk.tasks()
                 .query(
                         "second-record",
                         () -> MatchJson.read(file),

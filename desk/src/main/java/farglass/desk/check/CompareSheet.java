@@ -91,7 +91,7 @@ final class CompareSheet extends StackPane {
     private record Compared(MatchRecord record, Agreement agreement, List<Merge.Difference> differences) {}
 
     private void work(MatchRecord r, int place) {
-        desk.background()
+        desk.tasks()
                 .query(
                         "compare",
                         () -> new Compared(

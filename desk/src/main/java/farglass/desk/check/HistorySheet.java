@@ -60,7 +60,7 @@ final class HistorySheet extends StackPane {
             }
         });
         String id = desk.openRecord().get().id();
-        desk.background()
+        desk.tasks()
                 .query(
                         "history",
                         () -> desk.library().history(id),

@@ -1,7 +1,6 @@
 package farglass.desk.check;
 
 import farglass.desk.shell.Desk;
-import farglass.desk.shell.OwnLexicon;
 import farglass.desk.shell.Ui;
 import farglass.desk.shell.Words;
 import farglass.lexicon.Grip;
@@ -15,6 +14,7 @@ import farglass.lexicon.Term;
 import farglass.match.Edit;
 import farglass.match.MatchRecord;
 import farglass.match.TermMerge;
+import farglass.work.session.TeamLexicon;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
@@ -40,7 +40,7 @@ import javafx.scene.layout.VBox;
  */
 final class LexiconSheet extends StackPane {
     private final Desk desk;
-    private final OwnLexicon own;
+    private final TeamLexicon own;
     private final TextField search = new TextField();
     private final ListView<Term> list = new ListView<>();
     private final Label code = Ui.label("", "strong");
@@ -56,7 +56,7 @@ final class LexiconSheet extends StackPane {
     /** @param close puts the sheet away */
     LexiconSheet(Desk desk, Runnable close) {
         this.desk = desk;
-        this.own = desk.ownLexicon();
+        this.own = desk.teamLexicon();
         setId("lexicon-sheet");
         search.setId("lexicon-search");
         search.setPromptText(Words.of("lexicon.search"));

@@ -5,13 +5,11 @@ import farglass.debrief.Season;
 import farglass.desk.shell.Desk;
 import farglass.desk.shell.Words;
 import farglass.match.MatchRecord;
-import farglass.matchup.Meeting;
 import farglass.plan.Assignment;
 import farglass.plan.Plan;
 import farglass.rules.Ruleset;
 import farglass.rules.Rulesets;
-import farglass.tendency.LibraryIndex;
-import farglass.work.meeting.MeetingService;
+import farglass.work.debrief.DebriefService;
 import java.time.LocalDate;
 import java.util.List;
 import javafx.beans.property.ObjectProperty;
@@ -26,13 +24,11 @@ final class DebriefModel {
     private final ObjectProperty<MatchRecord> match = new SimpleObjectProperty<>();
     private final ReadOnlyObjectWrapper<Debrief> debrief = new ReadOnlyObjectWrapper<>();
     private final ReadOnlyObjectWrapper<Season> season = new ReadOnlyObjectWrapper<>();
-    private LibraryIndex index;
     private boolean watched;
     private String planOf = "";
 
     DebriefModel(Desk desk) {
         this.desk = desk;
-        this.index = LibraryIndex.empty(desk.lexicon());
         desk.matches().addListener((ListChangeListener<MatchRecord>) c -> changed());
         desk.plan().addListener((o, was, is) -> changed());
         desk.assignments().addListener((ListChangeListener<Assignment>) c -> changed());
@@ -78,43 +74,24 @@ final class DebriefModel {
             return;
         }
         Ruleset rules = desk.rulesets().get().orUsual(a.ruleset(), a.date());
-        List<MatchRecord> all = List.copyOf(desk.matches());
-        desk.background()
+        desk.tasks()
                 .query(
                         "debrief",
-                        () -> debrief(p, a, r, rules, all),
+                        () -> DebriefService.debrief(p, a, r, rules, desk.index()),
                         debrief::set,
                         e -> desk.notices().problem(Words.of("debrief.failed", String.valueOf(e.getMessage()))));
     }
 
-    private synchronized Debrief debrief(Plan p, Assignment a, MatchRecord r, Ruleset rules, List<MatchRecord> all) {
-        index = index.with(all);
-        // what could be known before: neither this match nor any later one
-        LibraryIndex before = index.with(all.stream()
-                .filter(x -> !x.id().equals(r.id()))
-                .filter(x -> x.details().date() == null
-                        || r.details().date() == null
-                        || x.details().date().isBefore(r.details().date()))
-                .toList());
-        // the model that the plan was made with, by what was known then
-        Meeting m = MeetingService.meeting(
-                before,
-                new MeetingService.Ask(
-                        p.us(), p.them(), rules, a.attire(), r.details().date(), a.minutes() * 60_000L),
-                p.approach().settings().coarse(),
-                p.approach().wishes());
-        return Debrief.of(p, r, index, rules, m.enough() ? m : null);
-    }
-
     private void seasonChanged() {
         List<Assignment> assignments = List.copyOf(desk.assignments());
-        List<MatchRecord> records = List.copyOf(desk.matches());
+        List<MatchRecord> records = desk.session().records().all();
+        List<Plan> plans = desk.plans();
         Rulesets rulesets = desk.rulesets().get();
         LocalDate today = LocalDate.now(desk.clock());
-        desk.background()
+        desk.tasks()
                 .query(
                         "season",
-                        () -> Season.of(assignments, desk.plans(), records, rulesets, desk.lexicon(), today),
+                        () -> Season.of(assignments, plans, records, rulesets, desk.lexicon(), today),
                         season::set,
                         e -> desk.notices().problem(Words.of("debrief.failed", String.valueOf(e.getMessage()))));
     }

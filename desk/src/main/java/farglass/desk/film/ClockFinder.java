@@ -101,7 +101,7 @@ final class ClockFinder {
         Path path = angles.path(r);
         long length = r.details().lengthMs();
         List<SyncPoint> known = FilmSync.points(angles.film(r));
-        desk.background().longWork(Words.of("map.reading"), (progress, cancelled) -> {
+        desk.tasks().longTask(Words.of("map.reading"), (progress, cancelled) -> {
             try (FilmFile opened = FilmFile.openForward(path, cancelled)) {
                 Proposal found = MapFinder.of(opened)
                         .box(box)

@@ -63,7 +63,7 @@ final class FilmChoice {
         }
         MatchRecord r = desk.openRecord().get();
         desk.notices().done(Words.of("film.looking", file.getFileName()));
-        desk.background().longWork(Words.of("film.looking", file.getFileName()), (progress, cancelled) -> {
+        desk.tasks().longTask(Words.of("film.looking", file.getFileName()), (progress, cancelled) -> {
             try {
                 FilmInfo info = look(file);
                 Optional<String> sha = Digest.of(file, progress, cancelled);
@@ -136,7 +136,7 @@ final class FilmChoice {
                 ? "films/" + FileNames.of(r.id()) + ".mp4"
                 : angles.film(r).file();
         Path target = desk.library().folder().resolve(file);
-        desk.background().longWork(Words.of("film.making"), (progress, cancelled) -> {
+        desk.tasks().longTask(Words.of("film.making"), (progress, cancelled) -> {
             try {
                 if (Footage.standard().make(r, map, desk.lexicon(), target, progress, cancelled)) {
                     Platform.runLater(() -> arrived(r, map, file, fresh));

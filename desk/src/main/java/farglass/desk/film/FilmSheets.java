@@ -4,8 +4,8 @@ import farglass.desk.pair.PairSheet;
 import farglass.desk.player.FilmView;
 import farglass.desk.reel.ReelSheet;
 import farglass.desk.shell.Desk;
-import farglass.desk.shell.Settings;
 import farglass.desk.talk.Speaking;
+import farglass.work.session.Preferences;
 import java.util.function.Function;
 import javafx.beans.property.ReadOnlyBooleanProperty;
 import javafx.scene.Node;
@@ -77,7 +77,7 @@ final class FilmSheets {
     void measureReaction() {
         lay(close -> new ReactionSheet(
                 () -> System.nanoTime() / NANOS_PER_MS,
-                median -> desk.settings().set(Settings.REACTION, Long.toString(median)),
+                median -> desk.preferences().set(Preferences.REACTION, Long.toString(median)),
                 close));
     }
 

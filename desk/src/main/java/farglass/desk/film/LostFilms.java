@@ -38,7 +38,7 @@ final class LostFilms {
             desk.notices().done(Words.of("lost.none"));
             return;
         }
-        desk.background().longWork(Words.of("lost.looking", folder.getFileName()), (progress, cancelled) -> {
+        desk.tasks().longTask(Words.of("lost.looking", folder.getFileName()), (progress, cancelled) -> {
             Map<String, Path> found = new HashMap<>();
             try (Stream<Path> walk = Files.walk(folder, DEPTH)) {
                 List<Path> films = walk.filter(LostFilms::isFilm).sorted().toList();

@@ -33,7 +33,7 @@ final class QuickCopy {
         Proxy proxy = store.of(path, info);
         film.player().quick(new Pictures(new ProxyReader(proxy)));
         if (proxy.made() < 1) {
-            desk.background().longWork(Words.of("film.copying"), (progress, cancelled) -> {
+            desk.tasks().longTask(Words.of("film.copying"), (progress, cancelled) -> {
                 try {
                     proxy.make(progress, cancelled);
                     store.tidy(proxy);

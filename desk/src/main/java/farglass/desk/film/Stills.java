@@ -48,7 +48,7 @@ final class Stills {
                 .folder()
                 .resolve("stills")
                 .resolve(FileNames.of(r.id()) + "-" + m.time().ms() + ".png");
-        desk.background()
+        desk.tasks()
                 .command(
                         Words.of("export.name", target.getFileName()),
                         () -> write(source, m, drawings, target),

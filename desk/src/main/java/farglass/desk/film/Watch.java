@@ -52,7 +52,7 @@ final class Watch {
     Optional<MatchTime> stamp() {
         boolean live = film.player() == null && mat.running();
         double speed = film.playing().get() ? film.speed().get() : live ? 1 : 0;
-        long delay = Math.round(desk.settings().reactionMs() * speed);
+        long delay = Math.round(desk.preferences().reactionMs() * speed);
         return now().map(t -> t.plus(-delay));
     }
 

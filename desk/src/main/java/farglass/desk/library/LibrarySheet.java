@@ -111,18 +111,18 @@ public final class LibrarySheet extends StackPane {
     }
 
     private void fill() {
-        boolean on = desk.settings()
+        boolean on = desk.preferences()
                 .get(Library.SECOND_BACKUPS)
                 .filter(s -> !s.isBlank())
                 .isPresent();
         without.setVisible(on);
-        second.setText(desk.settings()
+        second.setText(desk.preferences()
                 .get(Library.SECOND_BACKUPS)
                 .filter(s -> !s.isBlank())
                 .map(s -> Words.of("library.second", s))
                 .orElse(Words.of("library.second.off")));
         Library library = desk.library();
-        desk.background()
+        desk.tasks()
                 .query(
                         "backups",
                         () -> {
@@ -150,7 +150,7 @@ public final class LibrarySheet extends StackPane {
     }
 
     private void verify(Backups.Backup b) {
-        desk.background()
+        desk.tasks()
                 .query(
                         "verify " + b.path(),
                         () -> Verification.of(b.path(), desk.clock()),
@@ -169,7 +169,7 @@ public final class LibrarySheet extends StackPane {
             return;
         }
         heading.setText(Words.of("library.comparing"));
-        desk.background()
+        desk.tasks()
                 .query(
                         "difference",
                         () -> new Restoring(desk.library().file(), b.path(), desk.clock()).difference(),
@@ -211,7 +211,7 @@ public final class LibrarySheet extends StackPane {
     }
 
     private void backUp() {
-        desk.background()
+        desk.tasks()
                 .command(
                         Words.of("library.backup.name"),
                         () -> desk.library().backUp(null),
@@ -241,7 +241,7 @@ public final class LibrarySheet extends StackPane {
         if (b == null || ids.isEmpty()) {
             return;
         }
-        desk.background()
+        desk.tasks()
                 .write(
                         () -> Restoring.matches(desk.library(), b.path(), ids, desk.clock()),
                         done -> {
@@ -262,7 +262,7 @@ public final class LibrarySheet extends StackPane {
     }
 
     private void setSecond(String folder) {
-        desk.settings().set(Library.SECOND_BACKUPS, folder);
+        desk.preferences().set(Library.SECOND_BACKUPS, folder);
         fill();
     }
 

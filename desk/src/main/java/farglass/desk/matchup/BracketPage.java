@@ -84,7 +84,7 @@ final class BracketPage extends VBox {
         if (a == null || a.opponents().isEmpty()) {
             return;
         }
-        desk.background().longWork(Words.of("bracket.working"), (progress, cancelled) -> {
+        desk.tasks().longTask(Words.of("bracket.working"), (progress, cancelled) -> {
             List<Bracket.Opponent> found = new ArrayList<>();
             for (String them : a.opponents()) {
                 if (cancelled.getAsBoolean()) {

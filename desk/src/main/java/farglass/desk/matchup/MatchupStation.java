@@ -167,14 +167,16 @@ public final class MatchupStation implements Station, Keys.Bound {
         String us = p.solved().meeting().question().us();
         String them = p.solved().meeting().question().them();
         Filter filter = p.solved().meeting().question().filter();
-        LibraryIndex index = model.index();
-        desk.background()
+        desk.tasks()
                 .query(
                         "matchup-chart",
-                        () -> new Laid(
-                                Flows.of(Evidence.of(index, us, filter)),
-                                Flows.of(Evidence.of(index, them, filter)),
-                                StyleNotes.of(index, us, them, filter, desk.claimWriter())),
+                        () -> {
+                            LibraryIndex index = desk.index();
+                            return new Laid(
+                                    Flows.of(Evidence.of(index, us, filter)),
+                                    Flows.of(Evidence.of(index, them, filter)),
+                                    StyleNotes.of(index, us, them, filter, desk.claimWriter()));
+                        },
                         laid -> {
                             chart.show(laid.ours(), Look.OURS, laid.theirs(), Look.THEIRS);
                             laid.notes().fill(style);

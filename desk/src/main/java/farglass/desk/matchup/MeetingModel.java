@@ -15,7 +15,6 @@ import farglass.plan.Approach;
 import farglass.plan.Assignment;
 import farglass.plan.Plan;
 import farglass.rules.Ruleset;
-import farglass.tendency.LibraryIndex;
 import farglass.work.meeting.MeetingService;
 import java.util.List;
 import java.util.Locale;
@@ -40,7 +39,6 @@ public final class MeetingModel {
     private final ReadOnlyStringWrapper state = new ReadOnlyStringWrapper("");
     private Map<Exit.Key, Meeting.Ranges> ranges = Map.of();
     private KnownGame known;
-    private LibraryIndex index;
     private Meeting fitted;
     private Asked fittedFor;
     private Asked current;
@@ -68,7 +66,6 @@ public final class MeetingModel {
 
     public MeetingModel(Desk desk) {
         this.desk = desk;
-        this.index = LibraryIndex.empty(desk.lexicon());
         this.records = List.copyOf(desk.matches());
         desk.matches().addListener((javafx.collections.ListChangeListener<MatchRecord>) c -> {
             records = List.copyOf(desk.matches());
@@ -123,7 +120,7 @@ public final class MeetingModel {
             proposal.set(null);
         }
         state.set(Words.of("meeting.working"));
-        desk.background().query("meeting", () -> first(now), f -> firstDone(f, mine), this::failed);
+        desk.tasks().query("meeting", () -> first(now), f -> firstDone(f, mine), this::failed);
     }
 
     private First first(Asked a) {
@@ -133,7 +130,6 @@ public final class MeetingModel {
 
     private synchronized Meeting meeting(Asked a) {
         if (!a.sameFit(fittedFor)) {
-            index = index.with(a.records());
             fitted = fitted(a);
             fittedFor = a;
         }
@@ -145,17 +141,12 @@ public final class MeetingModel {
         Assignment a = desk.assignment().get();
         Ruleset rules = desk.rulesets().get().orUsual(a.ruleset(), a.date());
         Asked asked = new Asked(records, a.unweighted(), them, rules, Approach.USUAL);
-        Meeting m;
-        synchronized (this) {
-            index = index.with(asked.records());
-            m = fitted(asked);
-        }
-        return m;
+        return fitted(asked);
     }
 
     private Meeting fitted(Asked a) {
         return MeetingService.meeting(
-                index,
+                desk.index(),
                 new MeetingService.Ask(
                         a.assignment().us(),
                         a.them(),
@@ -180,13 +171,13 @@ public final class MeetingModel {
         ranges = f.ranges();
         glance.set(f.glance());
         state.set(Words.of("meeting.solving"));
-        desk.background()
+        desk.tasks()
                 .query(
                         "meeting-whole",
                         () -> new Whole(
                                 Proposal.of(f.meeting().solve(f.glance()), null),
                                 KnownGame.of(
-                                        index(),
+                                        desk.index(),
                                         f.meeting().question().us(),
                                         f.meeting().question().filter())),
                         whole -> wholeDone(whole, mine),
@@ -201,7 +192,7 @@ public final class MeetingModel {
         known = whole.known();
         proposal.set(p);
         state.set(Words.of("meeting.drawing"));
-        desk.background().longWork(Words.of("meeting.draws"), (progress, cancelled) -> {
+        desk.tasks().longTask(Words.of("meeting.draws"), (progress, cancelled) -> {
             Uncertainty u = mine != round
                     ? null
                     : Uncertainty.of(
@@ -246,11 +237,6 @@ public final class MeetingModel {
     /** What film that anybody can watch shows of our athlete; null until there is a proposal. */
     public KnownGame known() {
         return known;
-    }
-
-    /** Facts of all records as of the last fit. */
-    public synchronized LibraryIndex index() {
-        return index;
     }
 
     /** Words with the first names of the two. */

@@ -147,7 +147,7 @@ final class ConductPage extends HBox {
 
     private void past(String question, Plan p, Map<String, Measure> measures, Consumer<Map<String, Past>> done) {
         List<MatchRecord> records = List.copyOf(desk.matches());
-        desk.background()
+        desk.tasks()
                 .query(
                         question,
                         () -> {

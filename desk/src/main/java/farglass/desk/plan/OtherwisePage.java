@@ -37,7 +37,7 @@ final class OtherwisePage extends VBox {
         }
         shown = p;
         getChildren().setAll(Ui.empty(Words.of("plan.otherwise.working")));
-        desk.background()
+        desk.tasks()
                 .query(
                         "otherwise",
                         () -> Alternatives.of(p.solved()),

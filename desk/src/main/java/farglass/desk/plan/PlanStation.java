@@ -10,7 +10,6 @@ import farglass.desk.shell.Pages;
 import farglass.desk.shell.Station;
 import farglass.desk.shell.Ui;
 import farglass.desk.shell.Words;
-import farglass.match.MatchRecord;
 import farglass.plan.Assignment;
 import farglass.plan.Fork;
 import farglass.plan.PinnedClaim;
@@ -18,7 +17,6 @@ import farglass.plan.Plan;
 import farglass.stats.Grade;
 import java.io.File;
 import java.nio.file.Path;
-import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import javafx.beans.binding.Bindings;
@@ -425,11 +423,7 @@ public final class PlanStation implements Station, Keys.Bound {
                 || over.getChildren().size() > 1) {
             return;
         }
-        List<MatchRecord> records = List.copyOf(desk.matches());
-        BriefSheet sheet = new BriefSheet(
-                desk,
-                () -> model.index().with(records),
-                () -> over.getChildren().setAll(view));
+        BriefSheet sheet = new BriefSheet(desk, () -> over.getChildren().setAll(view));
         over.getChildren().add(sheet);
         sheet.requestFocus();
     }

@@ -141,7 +141,7 @@ final class SavedPage extends VBox {
         List<Versus.Way> ways = new ArrayList<>();
         ways.add(way(p.approach()));
         p.saved().forEach(s -> ways.add(way(s.approach())));
-        desk.background().longWork(Words.of("plan.saved.working"), (progress, cancelled) -> {
+        desk.tasks().longTask(Words.of("plan.saved.working"), (progress, cancelled) -> {
             Versus v = Versus.of(meeting, ways, SEED, progress, cancelled);
             Platform.runLater(() -> {
                 versus = v;

@@ -60,7 +60,7 @@ public final class HandOver {
     }
 
     private void write(String name, Path target, Set<String> athletes, Writing writing) {
-        desk.background().export(name, (progress, cancelled) -> {
+        desk.tasks().export(name, (progress, cancelled) -> {
             try {
                 writing.to(target, progress, cancelled);
                 if (!cancelled.getAsBoolean()) {

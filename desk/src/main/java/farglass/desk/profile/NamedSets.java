@@ -1,6 +1,6 @@
 package farglass.desk.profile;
 
-import farglass.desk.shell.Settings;
+import farglass.work.session.Preferences;
 import java.util.Arrays;
 import java.util.Collection;
 import java.util.LinkedHashMap;
@@ -12,9 +12,9 @@ import java.util.Set;
 final class NamedSets {
     private static final String KEY = "matches.";
 
-    private final Settings settings;
+    private final Preferences settings;
 
-    NamedSets(Settings settings) {
+    NamedSets(Preferences settings) {
         this.settings = settings;
     }
 

@@ -91,7 +91,7 @@ final class ProfileFilters extends VBox {
         role = choice("role", values("filter.role.", "holder", "guard", "under", "neutral"));
         lead = choice("lead", values("filter.lead.", "left", "right"));
         grade = choice("grade", values("filter.grade.", "white", "blue", "purple", "brown", "black"));
-        sets = new NamedSets(desk.settings());
+        sets = new NamedSets(desk.preferences());
         set.setConverter(said(name -> name == null || name.isEmpty() ? Words.of("filter.set") : name));
         set.setId(prefix + "filter-set");
         set.setPrefWidth(122);

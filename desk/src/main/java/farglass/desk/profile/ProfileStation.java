@@ -24,6 +24,7 @@ import farglass.stats.Trial;
 import farglass.tendency.Evidence;
 import farglass.tendency.Filter;
 import farglass.tendency.Flows;
+import farglass.work.profile.ProfileService;
 import java.io.File;
 import java.nio.file.Path;
 import java.util.List;
@@ -51,7 +52,7 @@ import javafx.stage.FileChooser;
 public final class ProfileStation implements Station, Keys.Bound, Deeds {
     private final Desk desk;
     private final Runnable toFilm;
-    private final Workings workings;
+    private final ProfileService profiles;
     private final Label question = Ui.label("", "question");
     private final Label basis = Ui.label("", "soft");
     private final Label strength = Ui.label("", "soft");
@@ -86,7 +87,7 @@ public final class ProfileStation implements Station, Keys.Bound, Deeds {
     public ProfileStation(Desk desk, Runnable toFilm) {
         this.desk = desk;
         this.toFilm = toFilm;
-        this.workings = new Workings(desk.lexicon());
+        this.profiles = new ProfileService(desk::index);
         this.clip = new ClipView(desk, this::open);
         this.tides = new MatchTides(desk, this::open);
         this.filters = new ProfileFilters(desk, desk.profiled(), "", this::changed, () -> ids(counted));
@@ -201,7 +202,8 @@ public final class ProfileStation implements Station, Keys.Bound, Deeds {
         if (visible && rail.here().equals(PageRail.CLAIMS) && asked == null && found != null) {
             list.show(
                     found,
-                    Workings.own(evidence, desk.profiled().get(), desk.plan().get()));
+                    ProfileService.own(
+                            evidence, desk.profiled().get(), desk.plan().get()));
         }
         list.refresh();
     }
@@ -242,8 +244,7 @@ public final class ProfileStation implements Station, Keys.Bound, Deeds {
         List<MatchRecord> records = List.copyOf(desk.matches());
         Filter filter = filters.filter();
         run(asked == null ? work(here, records, who, filter) : answerTo(asked, records, who, filter));
-        desk.background()
-                .query("profile-basis", () -> workings.evidence(records, who, filter), this::showBasis, this::failed);
+        desk.tasks().query("profile-basis", () -> profiles.evidence(who, filter), this::showBasis, this::failed);
     }
 
     /** Gives what to show once it has been worked out. */
@@ -251,14 +252,14 @@ public final class ProfileStation implements Station, Keys.Bound, Deeds {
         return switch (here) {
             case PageRail.CLAIMS ->
                 () -> {
-                    Profile p = workings.profile(records, who, filter);
+                    Profile p = profiles.profile(who, filter);
                     return () -> showClaims(p);
                 };
             case PageRail.CHART -> {
                 String over = chart.over();
                 yield () -> {
-                    Flows flows = workings.flows(records, who, filter);
-                    Flows second = over == null ? null : workings.flows(records, over, filter);
+                    Flows flows = profiles.flows(who, filter);
+                    Flows second = over == null ? null : profiles.flows(over, filter);
                     return () -> {
                         chart.show(flows, second);
                         show(chart);
@@ -269,7 +270,7 @@ public final class ProfileStation implements Station, Keys.Bound, Deeds {
                 String other = compare.other();
                 Filter ofOther = compare.filter();
                 yield () -> {
-                    Comparison c = workings.comparison(records, who, filter, other, ofOther);
+                    Comparison c = profiles.comparison(who, filter, other, ofOther);
                     return () -> {
                         compare.show(c);
                         show(compare);
@@ -279,7 +280,7 @@ public final class ProfileStation implements Station, Keys.Bound, Deeds {
             case PageRail.REPORT -> {
                 Filter narrowed = report.narrowed(filter);
                 yield () -> {
-                    Report r = workings.report(records, who, narrowed);
+                    Report r = profiles.report(who, narrowed);
                     return () -> {
                         report.show(r);
                         show(report);
@@ -288,7 +289,7 @@ public final class ProfileStation implements Station, Keys.Bound, Deeds {
             }
             default ->
                 () -> {
-                    Page made = workings.page(records, who, filter, Question.valueOf(here));
+                    Page made = profiles.page(who, filter, Question.valueOf(here));
                     return () -> {
                         list.show(made);
                         show(list);
@@ -300,7 +301,7 @@ public final class ProfileStation implements Station, Keys.Bound, Deeds {
     private Callable<Runnable> answerTo(String text, List<MatchRecord> records, String who, Filter filter) {
         Asked read = Asked.read(text, desk.lexicon(), desk.athletes(), filter);
         return () -> {
-            Answer answer = workings.answer(records, who, read);
+            Answer answer = profiles.answer(who, read);
             return () -> {
                 list.show(answer);
                 show(list);
@@ -309,7 +310,7 @@ public final class ProfileStation implements Station, Keys.Bound, Deeds {
     }
 
     private void run(Callable<Runnable> work) {
-        desk.background().query("profile", work, Runnable::run, this::failed);
+        desk.tasks().query("profile", work, Runnable::run, this::failed);
     }
 
     private void failed(Exception e) {
@@ -347,7 +348,7 @@ public final class ProfileStation implements Station, Keys.Bound, Deeds {
                 strong,
                 p.graded(Grade.FAIR).size(),
                 p.graded(Grade.THIN).size()));
-        list.show(found, Workings.own(evidence, p.athlete(), desk.plan().get()));
+        list.show(found, ProfileService.own(evidence, p.athlete(), desk.plan().get()));
         show(list);
     }
 
@@ -455,15 +456,16 @@ public final class ProfileStation implements Station, Keys.Bound, Deeds {
         }
         List<MatchRecord> records = List.copyOf(desk.matches());
         Filter filter = filters.filter();
-        desk.background()
+        desk.tasks()
                 .query(
                         "hand-over",
-                        () -> workings.profile(records, who, filter),
+                        () -> profiles.profile(who, filter),
                         p -> lay(close -> new HandOverSheet(
                                 desk,
                                 handOver,
                                 p,
-                                Workings.own(p.evidence(), who, desk.plan().get()),
+                                ProfileService.own(
+                                        p.evidence(), who, desk.plan().get()),
                                 close)),
                         this::failed);
     }

@@ -78,7 +78,7 @@ public final class ReelExport {
         }
         int all = cuts.size();
         DrawingPainter painter = painter(Corner.A);
-        desk.background().export(Words.of("reel.writing"), (progress, cancelled) -> {
+        desk.tasks().export(Words.of("reel.writing"), (progress, cancelled) -> {
             try {
                 if (new Reel(clips, painter).write(target, progress, cancelled)) {
                     ClipList list = new ClipList(title, rows);

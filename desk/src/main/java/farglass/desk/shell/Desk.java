@@ -14,12 +14,16 @@ import farglass.rules.Ruleset;
 import farglass.rules.Rulesets;
 import farglass.store.Forgetting;
 import farglass.store.Library;
-import farglass.store.LibraryException;
+import farglass.tendency.LibraryIndex;
+import farglass.work.session.LibraryContent;
+import farglass.work.session.Preferences;
+import farglass.work.session.Session;
+import farglass.work.session.SessionListener;
+import farglass.work.session.TeamLexicon;
+import farglass.work.task.Tasks;
 import java.nio.file.Path;
 import java.time.Clock;
-import java.util.ArrayDeque;
 import java.util.ArrayList;
-import java.util.Deque;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -40,79 +44,86 @@ import javafx.scene.Node;
 import javafx.scene.paint.Color;
 
 /**
- * What the stations share: the library's content as the interface thread sees it, and the changes that may be made to it.
- *
- * <p>A change is shown at once and written in order by the library's own thread; when the write fails, what is shown goes
- * back to what is kept, with a notice.
+ * What the stations share: the session as properties to bind to, and what is chosen in the window (assignment, open match, plan,
+ * athlete). Belongs to the interface thread but for what says otherwise.
  */
 public final class Desk implements AutoCloseable {
-    private final Library library;
-    private final Clock clock;
-    private final OwnLexicon ownLexicon;
-    private final Lexicon lexicon;
-    private final ClaimWriter claims = new ClaimWriter(Locale.ENGLISH);
-    private final Background background = new Background();
-    private final Settings settings;
+    private final Tasks tasks = new Tasks(Platform::runLater);
+    private final TaskStatus status = new TaskStatus(tasks);
     private final Notices notices = new Notices();
-    private final Shelf shelf = new Shelf();
-    private final ObservableList<MatchRecord> matches = shelf.matches();
+    private final Session session;
+    private final ClaimWriter claims = new ClaimWriter(Locale.ENGLISH);
+    private final ObservableList<MatchRecord> matches = FXCollections.observableArrayList();
     private final ObservableList<Assignment> assignments = FXCollections.observableArrayList();
+    private final ReadOnlyObjectWrapper<Rulesets> rulesets = new ReadOnlyObjectWrapper<>();
     private final ObjectProperty<Assignment> assignment = new SimpleObjectProperty<>();
     private final ReadOnlyObjectWrapper<MatchRecord> open = new ReadOnlyObjectWrapper<>();
     private final ObjectProperty<Node> cover = new SimpleObjectProperty<>();
     private final ObjectProperty<Plan> plan = new SimpleObjectProperty<>();
     private final ObjectProperty<LikelyNext> likely = new SimpleObjectProperty<>();
     private final StringProperty profiled = new SimpleStringProperty();
-    private final OwnRules rules;
     private final StringProperty filmArrived = new SimpleStringProperty();
-    private final Deque<Assignment> earlier = new ArrayDeque<>();
-    private boolean stepping;
-    /** Edits made while an undo is on its way to the disk: they are made for what comes after it. */
-    private final Deque<Edit> afterStep = new ArrayDeque<>();
-
     private final List<Runnable> closing = new ArrayList<>();
-    private boolean closed;
     private Consumer<Path> bringBack = backup -> {};
     private Consumer<Path> report = target -> {};
     /** Made when the first chart is drawn. */
     private ChartPlan chartPlan;
 
-    /** A library and what was read of it. */
-    public record Content(
-            Library library, List<MatchRecord> matches, List<Assignment> assignments, Map<String, String> settings) {
-        /** Reads a library; closes it when it cannot be read. */
-        public static Content orClosed(Library library) throws LibraryException {
-            try {
-                return of(library);
-            } catch (LibraryException | RuntimeException e) {
-                library.close();
-                throw e;
-            }
-        }
-
-        public static Content of(Library library) throws LibraryException {
-            return new Content(library, library.matches(), library.assignments(), library.settings());
-        }
-    }
-
-    public Desk(Content content, Clock clock) {
-        this.library = content.library();
-        this.clock = clock;
-        this.settings = new Settings(content.settings(), library, background, notices);
-        library.author(settings.get(Settings.NAME).orElse(System.getProperty("user.name")));
-        library.onWarning(notices::problem);
-        background.onStopped(name -> notices.problem(Words.of("export.stopped", name)));
-        this.rules = new OwnRules(settings, notices);
-        this.ownLexicon = new OwnLexicon(settings, notices);
-        this.lexicon = ownLexicon.inUse();
-        matches.setAll(content.matches());
-        assignments.setAll(content.assignments());
+    public Desk(LibraryContent content, Clock clock) {
+        this.session = new Session(content, clock, tasks, notices, System.getProperty("user.name"));
+        rulesets.set(session.rulesets());
+        matches.setAll(session.records().all());
+        assignments.setAll(session.assignments().all());
+        session.listen(new Following());
         assignment.addListener((o, was, now) -> choosePlan());
         if (!assignments.isEmpty()) {
             assignment.set(assignments.get(0));
         }
         chooseFirst();
         learn();
+    }
+
+    /** Takes over what changes in the session. */
+    private final class Following implements SessionListener {
+        @Override
+        public void recordChanged(MatchRecord now) {
+            for (int i = 0; i < matches.size(); i++) {
+                if (matches.get(i).id().equals(now.id())) {
+                    matches.set(i, now);
+                }
+            }
+            if (open.get() != null && open.get().id().equals(now.id())) {
+                open.set(now);
+            }
+        }
+
+        @Override
+        public void recordsChanged(List<MatchRecord> all) {
+            matches.setAll(all);
+            MatchRecord before = open.get();
+            if (before != null) {
+                open.set(match(before.id()).orElse(all.isEmpty() ? null : all.get(0)));
+            }
+            learn();
+        }
+
+        @Override
+        public void planChanged(Plan now) {
+            if (plan.get() != null && plan.get().id().equals(now.id())) {
+                plan.set(now);
+            }
+        }
+
+        @Override
+        public void replaced() {
+            if (profiled.get() != null && !athletes().containsKey(profiled.get())) {
+                profiled.set(athletes().keySet().stream().findFirst().orElse(null));
+            }
+            plan.set(null);
+            assignments.setAll(session.assignments().all());
+            assignment.set(null);
+            assignment.set(assignments.isEmpty() ? null : assignments.get(0));
+        }
     }
 
     private void chooseFirst() {
@@ -142,81 +153,46 @@ public final class Desk implements AutoCloseable {
         if (now != null && a.opponents().contains(now.them()) && now.id().equals(planId(a, now.them()))) {
             return;
         }
-        String them = a.opponents().isEmpty() ? "" : a.opponents().get(0);
-        openPlan(them);
-    }
-
-    /**
-     * Deletes an athlete for good, in the background; what is shown follows.
-     *
-     * @param done gets the files that could not be deleted
-     */
-    public void forget(Forgetting f, Consumer<List<Path>> done) {
-        background.write(
-                () -> library.forget(f),
-                left -> {
-                    matches.removeIf(r -> f.matches().contains(r.id()));
-                    if (open.get() != null && f.matches().contains(open.get().id())) {
-                        open.set(matches.isEmpty() ? null : matches.get(0));
-                    }
-                    if (f.athlete().equals(profiled.get())) {
-                        profiled.set(athletes().keySet().stream().findFirst().orElse(null));
-                    }
-                    List<Assignment> kept = new ArrayList<>();
-                    for (Assignment a : assignments) {
-                        if (!f.assignments().contains(a.id())) {
-                            kept.add(a.without(f.athlete()));
-                        }
-                    }
-                    earlier.clear();
-                    assignments.setAll(kept);
-                    plan.set(null);
-                    assignment.set(null);
-                    assignment.set(kept.isEmpty() ? null : kept.get(0));
-                    done.accept(left);
-                },
-                e -> notices.problem(e.getMessage()));
-    }
-
-    /** All plans that have been kept. May be called from any thread. */
-    public List<Plan> plans() throws LibraryException {
-        return library.plans();
+        openPlan(a.opponents().isEmpty() ? "" : a.opponents().get(0));
     }
 
     /** Opens the plan against an opponent of the assignment; an empty one is made when there is none. */
     public void openPlan(String them) {
         Assignment a = assignment.get();
         String id = planId(a, them);
-        try {
-            plan.set(library.plans().stream()
-                    .filter(p -> p.id().equals(id))
-                    .findFirst()
-                    .orElseGet(() -> Plan.empty(id, Words.of("plan.title", nameOf(them)), a.us(), them)));
-        } catch (LibraryException e) {
-            notices.problem(e.getMessage());
-        }
+        plan.set(session.plans()
+                .plan(id)
+                .orElseGet(() -> Plan.empty(id, Words.of("plan.title", nameOf(them)), a.us(), them)));
     }
 
+    /** What the window shows. */
+    public Session session() {
+        return session;
+    }
+
+    /** May be called from any thread. */
     public Library library() {
-        return library;
+        return session.library();
     }
 
-    /** Notes files that were written outside the library, so that forgetting an athlete finds them. May be called from any thread. */
+    /** The facts of all matches as they are shown now. May be called from any thread. */
+    public LibraryIndex index() {
+        return session.index();
+    }
+
+    /** Deletes an athlete for good, in the background; what is shown follows. See {@link Session#forget}. */
+    public void forget(Forgetting f, Consumer<List<Path>> done) {
+        session.forget(f, done);
+    }
+
+    /** All plans that have been kept. */
+    public List<Plan> plans() {
+        return session.plans().all();
+    }
+
+    /** Notes files that were written outside the library. May be called from any thread. See {@link Session#exported}. */
     public void exported(Set<String> athletes, Path... written) {
-        if (library.readOnly()) {
-            return;
-        }
-        // not among the writes: a long film takes a while to be summed up, and tags must not wait for it
-        background.command(
-                Words.of("export.name", written[0].getFileName()),
-                () -> {
-                    for (Path p : written) {
-                        library.exported(p, athletes);
-                    }
-                    return null;
-                },
-                noted -> {},
-                e -> notices.problem(Words.of("export.unnoted", e.getMessage())));
+        session.exported(athletes, written);
     }
 
     /** What must be brought to an end before the window closes. */
@@ -249,62 +225,53 @@ public final class Desk implements AutoCloseable {
         report.accept(target);
     }
 
-    /** Reads all matches anew after the library was changed from outside the stations. */
-    public void readAnew() {
-        background.write(
-                library::matches,
-                all -> {
-                    matches.setAll(all);
-                    if (open.get() != null) {
-                        openMatch(open.get().id());
-                    }
-                    learn();
-                },
-                e -> notices.problem(e.getMessage()));
-    }
-
     public Clock clock() {
-        return clock;
+        return session.clock();
     }
 
     public Lexicon lexicon() {
-        return lexicon;
+        return session.lexicon();
     }
 
     /** Where places stand on every chart. */
     public ChartPlan chartPlan() {
         if (chartPlan == null) {
-            chartPlan = new ChartPlan(lexicon);
+            chartPlan = new ChartPlan(lexicon());
         }
         return chartPlan;
     }
 
     /** The team's own terms, which hold from the next start on. */
-    public OwnLexicon ownLexicon() {
-        return ownLexicon;
+    public TeamLexicon teamLexicon() {
+        return session.teamLexicon();
     }
 
     public ClaimWriter claimWriter() {
         return claims;
     }
 
-    public Background background() {
-        return background;
+    public Tasks tasks() {
+        return tasks;
+    }
+
+    /** The long task that runs. */
+    public TaskStatus status() {
+        return status;
     }
 
     /** The rulesets at hand, the user's own first. */
     public ReadOnlyObjectProperty<Rulesets> rulesets() {
-        return rules.all();
+        return rulesets.getReadOnlyProperty();
     }
 
     /** Keeps a ruleset of the user's own. */
     public void keep(Ruleset own) {
-        rules.keep(own);
+        rulesets.set(session.keep(own));
     }
 
     /** What the user has set. */
-    public Settings settings() {
-        return settings;
+    public Preferences preferences() {
+        return session.preferences();
     }
 
     public Notices notices() {
@@ -366,34 +333,27 @@ public final class Desk implements AutoCloseable {
     }
 
     public Optional<MatchRecord> match(String id) {
-        return shelf.match(id);
+        return session.records().match(id);
     }
 
     /** Where the first film of a record lies. */
     public Path filmPath(MatchRecord r) {
-        return library.folder().resolve(r.films().get(0).file());
+        return library().folder().resolve(r.films().get(0).file());
     }
 
     /** Where a film lies. */
     public Path filmPath(FilmRef film) {
-        return library.folder().resolve(film.file());
+        return library().folder().resolve(film.file());
     }
 
     /** Changes a record that need not be the open one: shown at once, written in order. */
     public void edit(String match, Edit edit) {
-        if (open.get() != null && open.get().id().equals(match)) {
-            edit(edit);
-            return;
-        }
-        match(match).ifPresent(r -> {
-            show(edit.apply(r));
-            background.write(() -> library.apply(match, edit), kept -> {}, e -> wentWrong(match, e));
-        });
+        session.records().edit(match, edit);
     }
 
     /** Athletes of the library by id, with their names. */
     public Map<String, String> athletes() {
-        return shelf.athletes();
+        return session.records().athletes();
     }
 
     public String nameOf(String athlete) {
@@ -433,183 +393,78 @@ public final class Desk implements AutoCloseable {
 
     /** Changes the open record: shown at once, written in order. */
     public void edit(Edit edit) {
-        if (stepping) {
-            afterStep.add(edit);
-            return;
-        }
-        MatchRecord record = open.get();
-        MatchRecord after;
-        try {
-            after = edit.apply(record);
-        } catch (IllegalStateException e) {
-            // made for a version that an undo has taken back meanwhile
-            notices.problem(Words.of("edit.failed", e.getMessage()));
-            return;
-        }
-        show(after);
-        background.write(() -> library.apply(record.id(), edit), kept -> {}, e -> wentWrong(record.id(), e));
+        session.records().edit(open.get().id(), edit);
     }
 
     public void undo() {
-        step(true);
+        if (open.get() != null) {
+            session.records().undo(open.get().id());
+        }
     }
 
     public void redo() {
-        step(false);
-    }
-
-    private void step(boolean back) {
-        MatchRecord record = open.get();
-        if (record == null || stepping) {
-            return;
-        }
-        stepping = true;
-        background.write(
-                () -> back ? library.undo(record.id()) : library.redo(record.id()),
-                kept -> {
-                    kept.ifPresentOrElse(this::show, () -> notices.done(Words.of(back ? "undo.none" : "redo.none")));
-                    stepped();
-                },
-                e -> {
-                    wentWrong(record.id(), e);
-                    stepped();
-                });
-    }
-
-    private void stepped() {
-        stepping = false;
-        while (!afterStep.isEmpty() && !stepping) {
-            edit(afterStep.remove());
+        if (open.get() != null) {
+            session.records().redo(open.get().id());
         }
     }
 
-    private void wentWrong(String match, Exception e) {
-        notices.problem(e instanceof LibraryException ? e.getMessage() : Words.of("edit.failed", e.getMessage()));
-        background.write(
-                () -> library.match(match), kept -> kept.ifPresent(this::show), x -> notices.problem(x.getMessage()));
-    }
-
-    private void show(MatchRecord record) {
-        for (int i = 0; i < matches.size(); i++) {
-            if (matches.get(i).id().equals(record.id())) {
-                matches.set(i, record);
-            }
-        }
-        if (open.get() != null && open.get().id().equals(record.id())) {
-            open.set(record);
-        }
+    /** Reads all matches anew after the library was changed from outside the stations. */
+    public void readAnew() {
+        session.records().readAnew();
     }
 
     /** Takes in new records; all of them or, with a notice, none. */
     public void addMatches(List<MatchRecord> records, Runnable added) {
-        background.write(
-                () -> {
-                    library.addAll(records);
-                    return library.matches();
-                },
-                all -> {
-                    matches.setAll(all);
-                    learn();
-                    added.run();
-                },
-                e -> notices.problem(e.getMessage()));
+        session.records().add(records, added);
     }
 
     /** Takes a match out of the list, or back in. */
     public void setRemoved(String id, boolean removed) {
-        background.write(
-                () -> {
-                    library.setRemoved(id, removed);
-                    return library.matches();
-                },
-                all -> {
-                    matches.setAll(all);
-                    if (open.get() != null && match(open.get().id()).isEmpty()) {
-                        open.set(all.isEmpty() ? null : all.get(0));
-                    }
-                },
-                e -> notices.problem(e.getMessage()));
+        session.records().setRemoved(id, removed);
     }
 
     /** Changes the plan that is open: shown at once, kept as a new version. */
     public void changePlan(UnaryOperator<Plan> change) {
         Plan before = plan.get();
         Plan next = change.apply(before);
-        if (next.equals(before)) {
-            return;
+        if (!next.equals(before)) {
+            session.plans().change(before, next);
         }
-        plan.set(next);
-        background.write(
-                () -> {
-                    library.save(before, next);
-                    return next;
-                },
-                kept -> {},
-                e -> notices.problem(e.getMessage()));
     }
 
     /** One version of the plan back (-1) or forward (1). */
     public void stepPlan(int by) {
-        Plan now = plan.get();
-        background.write(
-                () -> library.stepPlan(now.id(), by),
-                kept -> kept.ifPresentOrElse(
-                        plan::set, () -> notices.done(Words.of(by < 0 ? "undo.none" : "redo.none"))),
-                e -> notices.problem(e.getMessage()));
+        session.plans().step(plan.get().id(), by);
     }
 
     /** Keeps an assignment; what it was before can be brought back while the window is open. */
     public void save(Assignment a) {
-        assignments.stream()
-                .filter(x -> x.id().equals(a.id()) && !x.equals(a))
-                .findFirst()
-                .ifPresent(earlier::push);
-        keep(a);
+        session.assignments().save(a);
+        choose(a);
     }
 
     /** Takes back the last change of an assignment. */
     public void undoAssignment() {
-        if (earlier.isEmpty()) {
-            notices.done(Words.of("undo.none"));
-        } else {
-            keep(earlier.pop());
-        }
+        session.assignments().undo().ifPresent(this::choose);
     }
 
-    private void keep(Assignment a) {
-        List<Assignment> list = new ArrayList<>(assignments);
-        list.removeIf(x -> x.id().equals(a.id()));
-        int at = (int)
-                assignments.stream().takeWhile(x -> !x.id().equals(a.id())).count();
-        list.add(Math.min(at, list.size()), a);
-        assignments.setAll(list);
+    private void choose(Assignment a) {
+        assignments.setAll(session.assignments().all());
         assignment.set(a);
-        background.write(
-                () -> {
-                    library.save(a);
-                    return a;
-                },
-                kept -> {},
-                e -> notices.problem(e.getMessage()));
     }
 
     /** Learns the likely next tags from all records, in the background. */
     public void learn() {
-        List<MatchRecord> all = List.copyOf(matches);
-        background.query("likely", () -> LikelyNext.of(all, lexicon), likely::set, e -> {});
+        List<MatchRecord> all = session.records().all();
+        tasks.query("likely", () -> LikelyNext.of(all, lexicon()), likely::set, e -> {});
     }
 
-    /** Waits for what was confirmed and frees the library; the second time it does nothing. */
+    /** Waits for what was confirmed and frees the library; the second time it does nothing. May be called from any thread. */
     @Override
-    public synchronized void close() {
-        if (closed) {
-            return;
-        }
-        closed = true;
+    public void close() {
         if (Platform.isFxApplicationThread()) {
             closing();
         }
-        background.close();
-        library.close();
+        session.close();
     }
 }

@@ -15,7 +15,7 @@ public final class FileWriting {
 
     /** @param athletes ids of those the file tells of; empty for everybody */
     public static void write(Desk desk, Path path, Set<String> athletes, Work work) {
-        desk.background()
+        desk.tasks()
                 .command(
                         Words.of("export.name", path.getFileName()),
                         () -> {

@@ -1,6 +1,7 @@
 package farglass.desk.shell;
 
 import farglass.text.PlainLine;
+import farglass.work.session.Messages;
 import javafx.animation.PauseTransition;
 import javafx.application.Platform;
 import javafx.geometry.Pos;
@@ -11,7 +12,7 @@ import javafx.scene.layout.Region;
 import javafx.util.Duration;
 
 /** The line that says what happened, what was kept and what to do. Problems stay until they are put away. */
-public final class Notices {
+public final class Notices implements Messages {
     private static final Duration SHORT = Duration.seconds(6);
     private static final double HEAD = 54;
     /** Characters of a notice: three lines. */
@@ -37,12 +38,12 @@ public final class Notices {
         return bar;
     }
 
-    /** May be called from any thread. */
+    @Override
     public void problem(String message) {
         show(message, true);
     }
 
-    /** May be called from any thread. */
+    @Override
     public void done(String message) {
         show(message, false);
     }

@@ -1,2 +1,2 @@
-/** The window around the stations: state, rail, notices, background work, words and look. */
+/** The window around the stations: state, rail, notices, tasks, words and look. */
 package farglass.desk.shell;

@@ -95,7 +95,7 @@ public final class Speaking {
         } else {
             cue = words.strip();
             match = desk.openRecord().get();
-            desk.background()
+            desk.tasks()
                     .command(
                             Words.of("talk.name"),
                             Voice::ofMachine,
@@ -142,7 +142,7 @@ public final class Speaking {
         }
         String id = FileNames.of(match.id()) + "-" + desk.clock().millis() + "-" + length;
         Talk talk = taken.done(id, match.id(), file.apply(match), cue, length);
-        desk.background()
+        desk.tasks()
                 .command(
                         Words.of("talk.name"),
                         () -> keep(talk, heard.end()),
@@ -168,7 +168,7 @@ public final class Speaking {
         if (r == null) {
             return;
         }
-        desk.background().export(Words.of("talk.writing"), (progress, cancelled) -> {
+        desk.tasks().export(Words.of("talk.writing"), (progress, cancelled) -> {
             try {
                 Optional<Talk> last = last(r.id());
                 if (last.isEmpty()) {

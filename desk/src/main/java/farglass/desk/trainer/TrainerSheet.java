@@ -1,7 +1,6 @@
 package farglass.desk.trainer;
 
 import farglass.desk.shell.Desk;
-import farglass.desk.shell.Settings;
 import farglass.desk.shell.Ui;
 import farglass.desk.shell.Words;
 import farglass.film.FilmException;
@@ -13,6 +12,7 @@ import farglass.time.FilmTime;
 import farglass.time.MatchTime;
 import farglass.trainer.Exercise;
 import farglass.trainer.Mark;
+import farglass.work.session.Preferences;
 import java.awt.image.BufferedImage;
 import java.nio.file.Path;
 import java.time.LocalDate;
@@ -120,7 +120,7 @@ public final class TrainerSheet extends StackPane {
     }
 
     private List<String> results() {
-        List<String> all = desk.settings()
+        List<String> all = desk.preferences()
                 .get(RESULTS)
                 .map(String::lines)
                 .map(s -> s.toList())
@@ -135,7 +135,7 @@ public final class TrainerSheet extends StackPane {
                 + desk.clock().millis() % 100_000;
         Exercise e = Exercise.make(level, today, n, desk.lexicon());
         Path target = desk.filmPath(e.truth());
-        desk.background().longWork(Words.of("trainer.making"), (share, cancelled) -> {
+        desk.tasks().longTask(Words.of("trainer.making"), (share, cancelled) -> {
             try {
                 if (Footage.standard().make(e.truth(), e.truth().clock(), desk.lexicon(), target, share, cancelled)) {
                     Platform.runLater(() -> made(e));
@@ -148,19 +148,19 @@ public final class TrainerSheet extends StackPane {
     }
 
     private void made(Exercise e) {
-        desk.settings().set(TRUTH + e.truth().id(), MatchJson.write(e.truth()));
+        desk.preferences().set(TRUTH + e.truth().id(), MatchJson.write(e.truth()));
         desk.addMatches(List.of(e.empty()), () -> open.accept(e.empty().id()));
     }
 
     private record Marked(Mark mark, List<BufferedImage> pictures) {}
 
     private void mark(MatchRecord learner) {
-        Optional<String> kept = desk.settings().get(TRUTH + learner.id());
+        Optional<String> kept = desk.preferences().get(TRUTH + learner.id());
         if (kept.isEmpty()) {
             desk.notices().problem(Words.of("trainer.no-truth"));
             return;
         }
-        desk.background()
+        desk.tasks()
                 .query(
                         "practice",
                         () -> marked(kept.get(), learner),
@@ -197,11 +197,11 @@ public final class TrainerSheet extends StackPane {
                 Double.isNaN(k.delayMs()) ? "-" : Math.round(k.delayMs()) + " ms");
         mark.getChildren().setAll(Ui.prose(line, "claim-sentence"));
         if (!Double.isNaN(k.delayMs())) {
-            long reaction = k.reaction(desk.settings().reactionMs());
+            long reaction = k.reaction(desk.preferences().reactionMs());
             Button use = Ui.button(
                     Words.of("trainer.use", reaction),
                     () -> {
-                        desk.settings().set(Settings.REACTION, Long.toString(reaction));
+                        desk.preferences().set(Preferences.REACTION, Long.toString(reaction));
                         desk.notices().done(Words.of("trainer.used", reaction));
                     },
                     "choice");
@@ -227,14 +227,14 @@ public final class TrainerSheet extends StackPane {
     /** One line a marking; the same exercise marked again on the same day takes its old line's place. */
     private void remember(MatchRecord learner, String kappa, String f1) {
         String head = LocalDate.now(desk.clock()) + " " + learner.details().round();
-        List<String> all = new ArrayList<>(desk.settings()
+        List<String> all = new ArrayList<>(desk.preferences()
                 .get(RESULTS)
                 .map(String::lines)
                 .map(s -> s.toList())
                 .orElse(List.of()));
         all.removeIf(l -> l.startsWith(head));
         all.add(Words.of("trainer.result", head, kappa, f1));
-        desk.settings().set(RESULTS, String.join("\n", all));
+        desk.preferences().set(RESULTS, String.join("\n", all));
         progress.setText(Words.of("trainer.progress", String.join("     ", results())));
     }
 

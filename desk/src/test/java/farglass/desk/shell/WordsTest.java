@@ -36,8 +36,8 @@ class WordsTest {
     void everyKeyThatTheCodeAsksForIsThere() throws Exception {
         try (Stream<Path> files = Files.walk(Path.of("src/main/java"))) {
             for (Path p : files.filter(f -> f.toString().endsWith(".java")).toList()) {
-                Matcher m =
-                        Pattern.compile("Words\\.of\\(\\s*\"([^\"]+)\"\\s*[,)]").matcher(Files.readString(p));
+                Matcher m = Pattern.compile("\\bWords\\.of\\(\\s*\"([^\"]+)\"\\s*[,)]")
+                        .matcher(Files.readString(p));
                 while (m.find()) {
                     assertThat(BUNDLE.containsKey(m.group(1)))
                             .as(m.group(1) + " in " + p)

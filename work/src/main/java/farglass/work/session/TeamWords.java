@@ -7,6 +7,7 @@ import farglass.rules.Ruleset;
 import farglass.rules.RulesetException;
 import farglass.rules.RulesetReader;
 import farglass.rules.Rulesets;
+import farglass.work.words.WorkWords;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -15,9 +16,10 @@ import java.util.TreeMap;
 /**
  * The lexicon and the rulesets as the team has them: what ships, and what lies among the settings of its library.
  *
+ * @param terms the team's own, none where there are none or they cannot be read
  * @param problems one sentence for each of the team's own that cannot be read; the shipped one stands in for it
  */
-public record TeamWords(Lexicon lexicon, Rulesets rulesets, List<String> problems) {
+public record TeamWords(Lexicon lexicon, OwnTerms terms, Rulesets rulesets, List<String> problems) {
     /** Setting: the team's own terms. */
     public static final String TERMS = "lexicon.own";
     /** Beginning of the settings that hold a ruleset each. */
@@ -31,14 +33,17 @@ public record TeamWords(Lexicon lexicon, Rulesets rulesets, List<String> problem
     public static TeamWords of(Map<String, String> settings) {
         List<String> problems = new ArrayList<>();
         Lexicon lexicon = Lexicon.builtIn();
+        OwnTerms terms = OwnTerms.NONE;
         if (settings.containsKey(TERMS)) {
             try {
-                lexicon = OwnTerms.read(settings.get(TERMS)).in(lexicon);
+                OwnTerms own = OwnTerms.read(settings.get(TERMS));
+                lexicon = own.in(lexicon);
+                terms = own;
             } catch (LexiconException e) {
-                problems.add("The team's own terms cannot be read (" + e.getMessage() + "); the shipped ones hold.");
+                problems.add(WorkWords.of("lexicon.damaged", e.getMessage()));
             }
         }
-        return new TeamWords(lexicon, rulesets(settings, problems), problems);
+        return new TeamWords(lexicon, terms, rulesets(settings, problems), problems);
     }
 
     private static Rulesets rulesets(Map<String, String> settings, List<String> problems) {
@@ -48,8 +53,7 @@ public record TeamWords(Lexicon lexicon, Rulesets rulesets, List<String> problem
                 try {
                     own.add(RulesetReader.read(text));
                 } catch (RulesetException e) {
-                    problems.add("The ruleset " + name.substring(RULESET.length()) + " cannot be read ("
-                            + e.getMessage() + "); the shipped ones hold.");
+                    problems.add(WorkWords.of("rules.damaged", name.substring(RULESET.length()), e.getMessage()));
                 }
             }
         });

@@ -1,2 +1,5 @@
-/** What holds while somebody works on a library: the team's own words and rules. Entry point {@link farglass.work.session.TeamWords}. */
+/**
+ * What holds while somebody works on a library: its content as it is shown, the team's terms and rulesets, one index, and every
+ * change. Entry point {@link farglass.work.session.Session}; uses core, store and {@code work.task}.
+ */
 package farglass.work.session;

@@ -1,4 +1,4 @@
-package farglass.desk.shell;
+package farglass.work.task;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
@@ -6,6 +6,8 @@ import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
 import java.util.concurrent.CountDownLatch;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.concurrent.atomic.AtomicInteger;
@@ -15,18 +17,12 @@ import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
-import org.testfx.api.FxToolkit;
-import org.testfx.util.WaitForAsyncUtils;
 
-class BackgroundTest {
-    private static final Logger LOG = Logger.getLogger(Background.class.getName());
+class TasksTest {
+    private static final Logger LOG = Logger.getLogger(Tasks.class.getName());
 
-    private final Background background = new Background();
-
-    @BeforeAll
-    static void toolkit() throws Exception {
-        FxToolkit.registerPrimaryStage();
-    }
+    private final ExecutorService results = Executors.newSingleThreadExecutor();
+    private final Tasks tasks = new Tasks(results);
 
     /** What goes wrong on purpose here need not be printed. */
     @BeforeAll
@@ -41,7 +37,13 @@ class BackgroundTest {
 
     @AfterEach
     void close() {
-        background.close();
+        tasks.close();
+        results.shutdown();
+    }
+
+    /** Everything sent to the thread of results before now has been delivered. */
+    private void delivered() throws Exception {
+        results.submit(() -> {}).get();
     }
 
     @Test
@@ -51,7 +53,7 @@ class BackgroundTest {
         CountDownLatch done = new CountDownLatch(50);
         for (int i = 0; i < 50; i++) {
             int n = i;
-            background.write(
+            tasks.write(
                     () -> {
                         order.add(n);
                         if (n == 20) {
@@ -77,7 +79,7 @@ class BackgroundTest {
         CountDownLatch last = new CountDownLatch(1);
         for (int i = 0; i < 30; i++) {
             int n = i;
-            background.query(
+            tasks.query(
                     "profile",
                     () -> {
                         hold.await();
@@ -93,15 +95,15 @@ class BackgroundTest {
         }
         hold.countDown();
         assertThat(last.await(20, TimeUnit.SECONDS)).isTrue();
-        WaitForAsyncUtils.waitForFxEvents();
+        delivered();
         assertThat(delivered).containsExactly(29);
     }
 
     @Test
     void questionsDoNotDisturbEachOther() throws Exception {
         CountDownLatch both = new CountDownLatch(2);
-        background.query("a", () -> 1, x -> both.countDown(), e -> {});
-        background.query("b", () -> 2, x -> both.countDown(), e -> {});
+        tasks.query("a", () -> 1, x -> both.countDown(), e -> {});
+        tasks.query("b", () -> 2, x -> both.countDown(), e -> {});
         assertThat(both.await(20, TimeUnit.SECONDS)).isTrue();
     }
 
@@ -110,7 +112,9 @@ class BackgroundTest {
         CountDownLatch running = new CountDownLatch(1);
         CountDownLatch stopped = new CountDownLatch(1);
         AtomicInteger rounds = new AtomicInteger();
-        background.longWork("counting", (progress, cancelled) -> {
+        List<Tasks.Running> shown = Collections.synchronizedList(new ArrayList<>());
+        tasks.onProgress(shown::add);
+        tasks.longTask("counting", (progress, cancelled) -> {
             progress.accept(0.5);
             running.countDown();
             while (!cancelled.getAsBoolean()) {
@@ -120,10 +124,9 @@ class BackgroundTest {
             stopped.countDown();
         });
         assertThat(running.await(20, TimeUnit.SECONDS)).isTrue();
-        WaitForAsyncUtils.waitForFxEvents();
-        assertThat(background.longName().get()).isEqualTo("counting");
-        assertThat(background.longShare().get()).isEqualTo(0.5);
-        background.cancelLongWork();
+        delivered();
+        assertThat(shown).containsExactly(new Tasks.Running("counting", 0), new Tasks.Running("counting", 0.5));
+        tasks.cancelLongTask();
         assertThat(stopped.await(20, TimeUnit.SECONDS)).isTrue();
         assertThat(rounds.get()).isPositive();
     }
@@ -132,10 +135,10 @@ class BackgroundTest {
     void aFailedLongWorkDoesNotStopTheNextOne() throws Exception {
         AtomicBoolean ran = new AtomicBoolean();
         CountDownLatch next = new CountDownLatch(1);
-        background.longWork("bad", (p, c) -> {
+        tasks.longTask("bad", (p, c) -> {
             throw new IllegalStateException("broken");
         });
-        background.longWork("good", (p, c) -> {
+        tasks.longTask("good", (p, c) -> {
             ran.set(!c.getAsBoolean());
             next.countDown();
         });
@@ -147,9 +150,9 @@ class BackgroundTest {
     void closingWaitsForWhatWasConfirmed() {
         AtomicInteger written = new AtomicInteger();
         for (int i = 0; i < 200; i++) {
-            background.write(written::incrementAndGet, x -> {}, e -> {});
+            tasks.write(written::incrementAndGet, x -> {}, e -> {});
         }
-        background.close();
+        tasks.close();
         assertThat(written.get()).isEqualTo(200);
     }
 
@@ -157,13 +160,13 @@ class BackgroundTest {
     void twoCommandsOfOneNameAreBothDoneThoughAllWorkersAreBusy() throws Exception {
         CountDownLatch hold = new CountDownLatch(1);
         for (String busy : List.of("a", "b")) {
-            background.query(busy, () -> hold.await(20, TimeUnit.SECONDS), x -> {}, e -> {});
+            tasks.query(busy, () -> hold.await(20, TimeUnit.SECONDS), x -> {}, e -> {});
         }
         List<Integer> written = Collections.synchronizedList(new ArrayList<>());
         CountDownLatch told = new CountDownLatch(2);
         for (int i = 0; i < 2; i++) {
             int n = i;
-            background.command("the file", () -> written.add(n), x -> told.countDown(), e -> {});
+            tasks.command("the file", () -> written.add(n), x -> told.countDown(), e -> {});
         }
         assertThat(told.await(20, TimeUnit.SECONDS)).isTrue();
         hold.countDown();
@@ -176,7 +179,7 @@ class BackgroundTest {
         CountDownLatch hold = new CountDownLatch(1);
         AtomicInteger written = new AtomicInteger();
         AtomicBoolean needless = new AtomicBoolean();
-        background.export("reel", (progress, cancelled) -> {
+        tasks.export("reel", (progress, cancelled) -> {
             begun.countDown();
             try {
                 hold.await();
@@ -185,14 +188,14 @@ class BackgroundTest {
             }
             written.addAndGet(cancelled.getAsBoolean() ? 0 : 1);
         });
-        background.longWork("quick copy", (progress, cancelled) -> needless.set(true));
-        background.export("dossier", (progress, cancelled) -> written.addAndGet(cancelled.getAsBoolean() ? 0 : 10));
-        background.command("page", () -> written.addAndGet(100), x -> {}, e -> {});
+        tasks.longTask("quick copy", (progress, cancelled) -> needless.set(true));
+        tasks.export("dossier", (progress, cancelled) -> written.addAndGet(cancelled.getAsBoolean() ? 0 : 10));
+        tasks.command("page", () -> written.addAndGet(100), x -> {}, e -> {});
         assertThat(begun.await(20, TimeUnit.SECONDS)).isTrue();
         CountDownLatch closed = new CountDownLatch(1);
-        WaitForAsyncUtils.asyncFx(() -> {
-                    assertThat(background.pending()).contains("reel", "dossier");
-                    background.finish(closed::countDown);
+        results.submit(() -> {
+                    assertThat(tasks.pending()).contains("reel", "dossier");
+                    tasks.finish(closed::countDown);
                 })
                 .get();
         assertThat(closed.getCount()).as("something is still being written").isEqualTo(1);
@@ -205,20 +208,20 @@ class BackgroundTest {
     @Test
     void anExportThatIsCancelledIsToldAndOneAfterItIsWritten() throws Exception {
         List<String> stopped = Collections.synchronizedList(new ArrayList<>());
-        background.onStopped(stopped::add);
+        tasks.onStopped(stopped::add);
         CountDownLatch begun = new CountDownLatch(1);
         CountDownLatch second = new CountDownLatch(1);
-        background.export("reel", (progress, cancelled) -> {
+        tasks.export("reel", (progress, cancelled) -> {
             begun.countDown();
             while (!cancelled.getAsBoolean()) {
                 Thread.onSpinWait();
             }
         });
-        background.export("dossier", (progress, cancelled) -> second.countDown());
+        tasks.export("dossier", (progress, cancelled) -> second.countDown());
         assertThat(begun.await(20, TimeUnit.SECONDS)).isTrue();
-        background.cancelLongWork();
+        tasks.cancelLongTask();
         assertThat(second.await(20, TimeUnit.SECONDS)).isTrue();
-        WaitForAsyncUtils.waitForFxEvents();
+        delivered();
         assertThat(stopped).containsExactly("reel");
     }
 
@@ -227,7 +230,7 @@ class BackgroundTest {
         List<String> told = Collections.synchronizedList(new ArrayList<>());
         CountDownLatch done = new CountDownLatch(2);
         for (Error e : List.of(new OutOfMemoryError("heap"), new StackOverflowError())) {
-            background.write(
+            tasks.write(
                     () -> {
                         throw e;
                     },

@@ -1,13 +1,14 @@
-package farglass.desk.shell;
+package farglass.work.session;
 
 import farglass.store.Library;
+import farglass.work.task.Tasks;
 import java.util.HashMap;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
 
-/** What the user has set, kept in the library; written off the interface thread. */
-public final class Settings {
+/** What the user has set, kept in the library; written in order. Belongs to the thread of results. */
+public final class Preferences {
     /** Time from seeing to beginning to type, ms. */
     public static final String REACTION = "reaction.ms";
 
@@ -17,16 +18,16 @@ public final class Settings {
     private static final long USUAL_REACTION_MS = 300;
 
     private final Library library;
-    private final Background background;
-    private final Notices notices;
+    private final Tasks tasks;
+    private final Messages messages;
     private final Map<String, String> known;
 
     /** @param kept what the library holds */
-    Settings(Map<String, String> kept, Library library, Background background, Notices notices) {
+    Preferences(Map<String, String> kept, Library library, Tasks tasks, Messages messages) {
         this.known = new HashMap<>(kept);
         this.library = library;
-        this.background = background;
-        this.notices = notices;
+        this.tasks = tasks;
+        this.messages = messages;
     }
 
     public Optional<String> get(String name) {
@@ -35,13 +36,13 @@ public final class Settings {
 
     public void set(String name, String text) {
         known.put(name, text);
-        background.write(
+        tasks.write(
                 () -> {
                     library.set(name, text);
                     return text;
                 },
                 kept -> {},
-                e -> notices.problem(e.getMessage()));
+                e -> messages.problem(e.getMessage()));
     }
 
     /** Everything whose name begins so. */

@@ -1,10 +1,12 @@
-package farglass.desk.shell;
+package farglass.work.task;
 
+import farglass.work.words.WorkWords;
 import java.util.List;
 import java.util.Map;
 import java.util.concurrent.Callable;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.ConcurrentSkipListMap;
+import java.util.concurrent.Executor;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.TimeUnit;
@@ -12,23 +14,16 @@ import java.util.concurrent.atomic.AtomicLong;
 import java.util.function.BooleanSupplier;
 import java.util.function.Consumer;
 import java.util.function.DoubleConsumer;
-import javafx.application.Platform;
-import javafx.beans.property.DoubleProperty;
-import javafx.beans.property.ReadOnlyDoubleProperty;
-import javafx.beans.property.ReadOnlyStringProperty;
-import javafx.beans.property.SimpleDoubleProperty;
-import javafx.beans.property.SimpleStringProperty;
-import javafx.beans.property.StringProperty;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 
 /**
- * Work off the interface thread. A query asks something and may be dropped when a newer one comes. A write changes the library, a
+ * Work off the thread of results (the interface thread of a window). A query asks something and may be dropped when a newer one comes. A write changes the library, a
  * command or an export makes something outside it: these are done in the order given or told as not done, also when the window
  * closes. Long work is one at a time, with progress and a way to cancel it.
  */
-public final class Background {
-    private static final Logger LOG = LoggerFactory.getLogger(Background.class);
+public final class Tasks implements AutoCloseable {
+    private static final Logger LOG = LoggerFactory.getLogger(Tasks.class);
     private static final long CLOSE_SECONDS = 10;
 
     private final ExecutorService writer = Executors.newSingleThreadExecutor(r -> daemon(r, "library-writer"));
@@ -38,17 +33,32 @@ public final class Background {
     private final Map<String, AtomicLong> newest = new ConcurrentHashMap<>();
     private final Map<Long, String> pending = new ConcurrentSkipListMap<>();
     private final AtomicLong begun = new AtomicLong();
-    private final StringProperty longName = new SimpleStringProperty("");
-    private final DoubleProperty longShare = new SimpleDoubleProperty();
+    private final Executor results;
+    private Consumer<Running> progress = running -> {};
     private Consumer<String> stopped = name -> {};
-    /** What is to be done on the interface thread once nothing is pending; null for nothing. */
+    /** What is to be done on the thread of results once nothing is pending; null for nothing. */
     private Runnable whenDone;
 
     private volatile boolean cancelled;
     private volatile boolean closing;
 
+    /**
+     * The long task that runs.
+     *
+     * @param name what the user calls it; empty when none runs
+     * @param share of it that is done, 0 to 1
+     */
+    public record Running(String name, double share) {
+        public static final Running NONE = new Running("", 0);
+    }
+
+    /** @param results where answers, outcomes and progress are delivered, in the order in which they come; one thread */
+    public Tasks(Executor results) {
+        this.results = results;
+    }
+
     /** Work that reports its share done and stops soon after it is cancelled. */
-    public interface LongWork {
+    public interface LongTask {
         void run(DoubleConsumer progress, BooleanSupplier cancelled);
     }
 
@@ -92,7 +102,7 @@ public final class Background {
      */
     public <T> void command(String name, Callable<T> work, Consumer<T> done, Consumer<Exception> failed) {
         if (commands.isShutdown()) {
-            failed.accept(new IllegalStateException(Words.of("closing.too-late")));
+            failed.accept(new IllegalStateException(WorkWords.of("closing.too-late")));
             return;
         }
         long id = begin(name);
@@ -113,7 +123,7 @@ public final class Background {
 
     private void end(long id) {
         // after what the work itself has sent to the interface thread
-        Platform.runLater(() -> {
+        results.execute(() -> {
             pending.remove(id);
             if (pending.isEmpty() && whenDone != null) {
                 Runnable then = whenDone;
@@ -123,33 +133,29 @@ public final class Background {
         });
     }
 
-    private static <T> void run(Callable<T> work, Consumer<T> done, Consumer<Exception> failed) {
+    private <T> void run(Callable<T> work, Consumer<T> done, Consumer<Exception> failed) {
         try {
             T value = work.call();
-            Platform.runLater(() -> done.accept(value));
+            results.execute(() -> done.accept(value));
         } catch (RuntimeException e) {
             LOG.warn("background work failed", e);
-            Platform.runLater(() -> failed.accept(e));
+            results.execute(() -> failed.accept(e));
         } catch (Exception e) {
             // foreseen: its message says what happened, what was kept and what to do
-            Platform.runLater(() -> failed.accept(e));
+            results.execute(() -> failed.accept(e));
         } catch (Error e) {
             LOG.error("background work failed", e);
-            Platform.runLater(() -> failed.accept(told(e)));
+            results.execute(() -> failed.accept(told(e)));
         }
     }
 
     /** An error of the machine as something a user can be told. */
     private static Exception told(Error e) {
-        return new IllegalStateException(
-                e instanceof OutOfMemoryError
-                        ? Words.of("error.memory")
-                        : Words.of("error.unexpected", e.getClass().getSimpleName()),
-                e);
+        return new IllegalStateException(WorkWords.unexpected(e), e);
     }
 
     /** Queues a long work under a name shown while it runs; one that nobody needs when the window closes. */
-    public void longWork(String name, LongWork work) {
+    public void longTask(String name, LongTask work) {
         if (!longWorker.isShutdown() && !closing) {
             longWorker.execute(() -> {
                 if (!closing) {
@@ -160,7 +166,7 @@ public final class Background {
     }
 
     /** Queues a long work that leaves something behind: it is finished before the window closes, or told as stopped. */
-    public void export(String name, LongWork work) {
+    public void export(String name, LongTask work) {
         if (longWorker.isShutdown()) {
             stopped.accept(name);
             return;
@@ -175,27 +181,28 @@ public final class Background {
         });
     }
 
-    private void runLong(String name, LongWork work, boolean export) {
+    private void runLong(String name, LongTask work, boolean export) {
         cancelled = false;
-        Platform.runLater(() -> {
-            longName.set(name);
-            longShare.set(0);
-        });
+        show(new Running(name, 0));
         try {
             work.run(
-                    share -> Platform.runLater(() -> longShare.set(share)),
+                    share -> show(new Running(name, share)),
                     () -> cancelled
                             || closing && !export
                             || Thread.currentThread().isInterrupted());
             if (export && cancelled) {
-                Platform.runLater(() -> stopped.accept(name));
+                results.execute(() -> stopped.accept(name));
             }
         } catch (RuntimeException | Error e) {
             LOG.error("long work failed", e);
-            Platform.runLater(() -> failedLong(name, e));
+            results.execute(() -> failedLong(name, e));
         } finally {
-            Platform.runLater(() -> longName.set(""));
+            show(Running.NONE);
         }
+    }
+
+    private void show(Running running) {
+        results.execute(() -> progress.accept(running));
     }
 
     private void failedLong(String name, Throwable e) {
@@ -205,22 +212,18 @@ public final class Background {
                         : e.getClass().getSimpleName()) + ")");
     }
 
-    public void cancelLongWork() {
+    public void cancelLongTask() {
         cancelled = true;
     }
 
     /** Who hears the name of an export that was stopped before it was whole. */
-    void onStopped(Consumer<String> listener) {
+    public void onStopped(Consumer<String> listener) {
         stopped = listener;
     }
 
-    /** Name of the long work that runs, empty when none does. */
-    public ReadOnlyStringProperty longName() {
-        return longName;
-    }
-
-    public ReadOnlyDoubleProperty longShare() {
-        return longShare;
+    /** Who hears of the long task that runs, on the thread of results. */
+    public void onProgress(Consumer<Running> listener) {
+        progress = listener;
     }
 
     /** Commands and exports that are not done, in the order in which they were given. */
@@ -228,7 +231,7 @@ public final class Background {
         return List.copyOf(pending.values());
     }
 
-    /** Lets go of everything but commands and exports; then, on the interface thread, does what closes the window. */
+    /** Lets go of everything but commands and exports; then, on the thread of results, does what closes the window. */
     public void finish(Runnable then) {
         closing = true;
         workers.shutdownNow();
@@ -240,7 +243,8 @@ public final class Background {
     }
 
     /** Waits for confirmed writes and what was ordered before; exports that still run are stopped and leave nothing half-written. */
-    void close() {
+    @Override
+    public void close() {
         closing = true;
         workers.shutdownNow();
         commands.shutdown();

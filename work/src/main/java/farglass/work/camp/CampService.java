@@ -1,0 +1,59 @@
+package farglass.work.camp;
+
+import farglass.camp.CardWriter;
+import farglass.camp.Preparation;
+import farglass.camp.Skill;
+import farglass.drill.Drill;
+import farglass.drill.Drills;
+import farglass.matchup.Bracket;
+import farglass.matchup.Meeting;
+import farglass.matchup.MeetingWriter;
+import farglass.matchup.Solved;
+import farglass.tendency.Evidence;
+import farglass.tendency.Filter;
+import farglass.tendency.LibraryIndex;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Set;
+
+/** What a camp for a solved match-up is made of. */
+public final class CampService {
+    private CampService() {}
+
+    /**
+     * What is trained.
+     *
+     * @param skills what the plan depends on, most worth first
+     * @param cards writes a round's card
+     * @param drills moments of film to answer
+     */
+    public record Rounds(List<Skill> skills, CardWriter cards, List<Drill> drills) {}
+
+    /** Takes about a second. May be called from any thread. */
+    public static Rounds rounds(Solved solved, LibraryIndex index, MeetingWriter writer) {
+        Meeting.Question q = solved.meeting().question();
+        List<Skill> skills = skills(solved);
+        Set<String> wanted = new LinkedHashSet<>();
+        skills.forEach(s -> wanted.add(s.technique()));
+        Evidence them = Evidence.of(index, q.them(), q.filter());
+        return new Rounds(skills, new CardWriter(Locale.ENGLISH, writer, them), drills(index, q.them(), wanted));
+    }
+
+    /** What the plan of one match-up depends on, most worth first. */
+    public static List<Skill> skills(Solved solved) {
+        String them = solved.meeting().question().them();
+        return Skill.of(Bracket.of(List.of(new Bracket.Opponent(them, 1, solved, null))), Preparation.SKILLS);
+    }
+
+    /** Of the opponent, in any attire; without film of him of whoever there is film of, practice films among them. */
+    private static List<Drill> drills(LibraryIndex index, String them, Set<String> wanted) {
+        List<Drill> own = Drills.of(Evidence.of(index, them, Filter.ALL), wanted);
+        if (!own.isEmpty()) {
+            return own;
+        }
+        return index.athletes().stream()
+                .flatMap(a -> Drills.of(Evidence.of(index, a, Filter.ALL), wanted).stream())
+                .toList();
+    }
+}

@@ -1,0 +1,2 @@
+/** What a training camp is made of. Entry point {@link farglass.work.camp.CampService}; uses core. */
+package farglass.work.camp;

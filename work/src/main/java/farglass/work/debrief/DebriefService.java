@@ -1,0 +1,42 @@
+package farglass.work.debrief;
+
+import farglass.debrief.Debrief;
+import farglass.match.MatchRecord;
+import farglass.matchup.Meeting;
+import farglass.plan.Assignment;
+import farglass.plan.Plan;
+import farglass.rules.Ruleset;
+import farglass.tendency.LibraryIndex;
+import farglass.tendency.MatchFacts;
+import farglass.work.meeting.MeetingService;
+import java.time.LocalDate;
+
+/** Looks back at a match that was planned for. */
+public final class DebriefService {
+    private DebriefService() {}
+
+    /**
+     * The debrief of a match; surprise is judged by the model that the plan was made with, by what was known before the match.
+     * Takes seconds. May be called from any thread.
+     *
+     * @param index all matches, this one among them
+     */
+    public static Debrief debrief(Plan p, Assignment a, MatchRecord match, Ruleset rules, LibraryIndex index) {
+        LibraryIndex before = index.with(index.facts().stream()
+                .map(MatchFacts::record)
+                .filter(r -> knownBefore(r, match))
+                .toList());
+        MeetingService.Ask ask = new MeetingService.Ask(
+                p.us(), p.them(), rules, a.attire(), match.details().date(), a.minutes() * 60_000L);
+        Meeting m = MeetingService.meeting(
+                before, ask, p.approach().settings().coarse(), p.approach().wishes());
+        return Debrief.of(p, match, index, rules, m.enough() ? m : null);
+    }
+
+    /** Neither this match nor any later one; what has no date counts as known. */
+    private static boolean knownBefore(MatchRecord r, MatchRecord match) {
+        LocalDate day = r.details().date();
+        LocalDate of = match.details().date();
+        return !r.id().equals(match.id()) && (day == null || of == null || day.isBefore(of));
+    }
+}

@@ -1,0 +1,87 @@
+package farglass.work.profile;
+
+import farglass.ask.Asked;
+import farglass.plan.OwnClaim;
+import farglass.plan.Plan;
+import farglass.profile.Answer;
+import farglass.profile.Claim;
+import farglass.profile.Comparison;
+import farglass.profile.OwnClaims;
+import farglass.profile.Page;
+import farglass.profile.Profile;
+import farglass.profile.Question;
+import farglass.profile.Report;
+import farglass.tendency.Evidence;
+import farglass.tendency.Filter;
+import farglass.tendency.Flows;
+import farglass.tendency.LibraryIndex;
+import java.util.List;
+import java.util.function.Supplier;
+
+/**
+ * What is told of an athlete, by the matches as they are when it is asked. May be called from any thread; takes milliseconds to
+ * seconds.
+ */
+public final class ProfileService {
+    private static final long SEED = 1;
+    /** Claims that a page shows at first. */
+    private static final int IN_SIGHT = 12;
+
+    private final Supplier<LibraryIndex> index;
+
+    /** @param index facts of all matches, asked anew each time */
+    public ProfileService(Supplier<LibraryIndex> index) {
+        this.index = index;
+    }
+
+    public Evidence evidence(String who, Filter filter) {
+        return Evidence.of(index.get(), who, filter);
+    }
+
+    public Profile profile(String who, Filter filter) {
+        Profile p = Profile.of(index.get(), who, filter, SEED);
+        check(p.claims());
+        return p;
+    }
+
+    /** Draws what the first rows will say of their intervals, which would hold the interface up. */
+    private static void check(List<Claim> claims) {
+        claims.stream().limit(IN_SIGHT).forEach(c -> c.estimate().check());
+    }
+
+    public Page page(String who, Filter filter, Question question) {
+        Page page = Profile.page(index.get(), who, filter, SEED, question);
+        check(page.claims());
+        return page;
+    }
+
+    public Flows flows(String who, Filter filter) {
+        return Flows.of(evidence(who, filter));
+    }
+
+    public Answer answer(String who, Asked asked) {
+        Answer answer = Answer.of(index.get(), who, asked, SEED);
+        check(answer.claims());
+        return answer;
+    }
+
+    public Comparison comparison(String a, Filter ofA, String b, Filter ofB) {
+        LibraryIndex all = index.get();
+        return Comparison.of(Profile.of(all, a, ofA, SEED), Profile.of(all, b, ofB, SEED));
+    }
+
+    public Report report(String who, Filter filter) {
+        return Report.of(index.get(), who, filter);
+    }
+
+    /** The analyst's own claims about an athlete; {@code plan} may be null. */
+    public static List<Claim> own(Evidence evidence, String who, Plan plan) {
+        if (plan == null) {
+            return List.of();
+        }
+        return plan.own().stream()
+                .filter(c -> c.athlete().equals(who))
+                .map((OwnClaim c) -> OwnClaims.of(evidence, c.id(), c.sentence(), c.tags()))
+                .toList();
+    }
+}

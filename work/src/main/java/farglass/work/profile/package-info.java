@@ -1,0 +1,2 @@
+/** What is told of an athlete. Entry point {@link farglass.work.profile.ProfileService}; uses core. */
+package farglass.work.profile;

@@ -1,0 +1,83 @@
+package farglass.work.session;
+
+import farglass.plan.Plan;
+import farglass.store.Library;
+import farglass.work.task.Tasks;
+import farglass.work.words.WorkWords;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+
+/** The plans of the library. A change is shown at once and kept as a new version. Belongs to the thread of results. */
+public final class Plans {
+    private final Library library;
+    private final Tasks tasks;
+    private final Messages messages;
+    private final List<SessionListener> listeners = new ArrayList<>();
+    private final Map<String, Plan> byId = new LinkedHashMap<>();
+
+    Plans(List<Plan> all, Library library, Tasks tasks, Messages messages) {
+        this.library = library;
+        this.tasks = tasks;
+        this.messages = messages;
+        replace(all);
+    }
+
+    void listen(SessionListener listener) {
+        listeners.add(listener);
+    }
+
+    void replace(List<Plan> all) {
+        byId.clear();
+        all.forEach(p -> byId.put(p.id(), p));
+    }
+
+    /** All plans that have been kept. */
+    public List<Plan> all() {
+        return List.copyOf(byId.values());
+    }
+
+    public Optional<Plan> plan(String id) {
+        return Optional.ofNullable(byId.get(id));
+    }
+
+    /** Keeps the next version of a plan. When it cannot be written, the version on disk is shown again, with a message. */
+    public void change(Plan before, Plan next) {
+        show(next);
+        tasks.write(
+                () -> {
+                    library.save(before, next);
+                    return next;
+                },
+                kept -> {},
+                e -> {
+                    messages.problem(e.getMessage());
+                    asKept(before);
+                });
+    }
+
+    private void asKept(Plan before) {
+        tasks.write(
+                () -> library.plans().stream()
+                        .filter(p -> p.id().equals(before.id()))
+                        .findFirst(),
+                kept -> show(kept.orElse(before)),
+                e -> messages.problem(e.getMessage()));
+    }
+
+    /** One version back (-1) or forward (1). */
+    public void step(String id, int by) {
+        tasks.write(
+                () -> library.stepPlan(id, by),
+                kept -> kept.ifPresentOrElse(
+                        this::show, () -> messages.done(WorkWords.of(by < 0 ? "undo.none" : "redo.none"))),
+                e -> messages.problem(e.getMessage()));
+    }
+
+    private void show(Plan now) {
+        byId.put(now.id(), now);
+        listeners.forEach(l -> l.planChanged(now));
+    }
+}

@@ -1,0 +1,192 @@
+package farglass.work.session;
+
+import farglass.match.Corner;
+import farglass.match.Edit;
+import farglass.match.MatchAthlete;
+import farglass.match.MatchRecord;
+import farglass.store.Library;
+import farglass.store.LibraryException;
+import farglass.work.task.Tasks;
+import farglass.work.words.WorkWords;
+import java.util.ArrayDeque;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.Deque;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.TreeMap;
+
+/**
+ * The matches of the library and the changes that may be made to them. A change is shown at once and written in order; when the
+ * write fails, what is shown goes back to what is kept, with a message.
+ *
+ * <p>All methods belong to the thread of results, but for those that say otherwise.
+ */
+public final class Records {
+    private final Library library;
+    private final Tasks tasks;
+    private final Messages messages;
+    private final List<SessionListener> listeners = new ArrayList<>();
+    /** Never changed in place. */
+    private volatile List<MatchRecord> all;
+    /** Made when asked for, dropped when the matches change. */
+    private volatile Map<String, MatchRecord> byId;
+
+    private Map<String, String> athletes;
+    /** By match whose undo is on its way to the disk: edits made meanwhile, which are made for what comes after it. */
+    private final Map<String, Deque<Edit>> stepping = new HashMap<>();
+
+    Records(List<MatchRecord> all, Library library, Tasks tasks, Messages messages) {
+        this.all = List.copyOf(all);
+        this.library = library;
+        this.tasks = tasks;
+        this.messages = messages;
+    }
+
+    void listen(SessionListener listener) {
+        listeners.add(listener);
+    }
+
+    /** All matches as they are shown, oldest first. Immutable. May be called from any thread. */
+    public List<MatchRecord> all() {
+        return all;
+    }
+
+    /** Of two with one id the first. May be called from any thread. */
+    public Optional<MatchRecord> match(String id) {
+        Map<String, MatchRecord> known = byId;
+        if (known == null) {
+            known = new HashMap<>();
+            for (MatchRecord r : all) {
+                known.putIfAbsent(r.id(), r);
+            }
+            byId = known;
+        }
+        return Optional.ofNullable(known.get(id));
+    }
+
+    /** Names of athletes by id, in the order of ids. */
+    public Map<String, String> athletes() {
+        if (athletes == null) {
+            Map<String, String> names = new TreeMap<>();
+            for (MatchRecord r : all) {
+                for (Corner c : Corner.values()) {
+                    MatchAthlete a = r.athlete(c);
+                    names.putIfAbsent(a.id(), a.name());
+                }
+            }
+            athletes = Collections.unmodifiableMap(names);
+        }
+        return athletes;
+    }
+
+    /** Changes a match: shown at once, written in order. An edit for a version that was undone meanwhile is refused with a message. */
+    public void edit(String match, Edit edit) {
+        Deque<Edit> waiting = stepping.get(match);
+        if (waiting != null) {
+            waiting.add(edit);
+            return;
+        }
+        match(match).ifPresent(r -> {
+            MatchRecord after;
+            try {
+                after = edit.apply(r);
+            } catch (IllegalStateException e) {
+                messages.problem(WorkWords.of("edit.failed", e.getMessage()));
+                return;
+            }
+            show(after);
+            tasks.write(() -> library.apply(match, edit), kept -> {}, e -> wentWrong(match, e));
+        });
+    }
+
+    /** Takes the last edit of a match back; undo after undo goes back to its beginning. */
+    public void undo(String match) {
+        step(match, true);
+    }
+
+    /** Makes the edit again that was taken back last. */
+    public void redo(String match) {
+        step(match, false);
+    }
+
+    private void step(String match, boolean back) {
+        if (stepping.containsKey(match)) {
+            return;
+        }
+        stepping.put(match, new ArrayDeque<>());
+        tasks.write(
+                () -> back ? library.undo(match) : library.redo(match),
+                kept -> {
+                    kept.ifPresentOrElse(
+                            this::show, () -> messages.done(WorkWords.of(back ? "undo.none" : "redo.none")));
+                    stepped(match);
+                },
+                e -> {
+                    wentWrong(match, e);
+                    stepped(match);
+                });
+    }
+
+    private void stepped(String match) {
+        stepping.remove(match).forEach(edit -> edit(match, edit));
+    }
+
+    private void wentWrong(String match, Exception e) {
+        messages.problem(e instanceof LibraryException ? e.getMessage() : WorkWords.of("edit.failed", e.getMessage()));
+        tasks.write(
+                () -> library.match(match), kept -> kept.ifPresent(this::show), x -> messages.problem(x.getMessage()));
+    }
+
+    private void show(MatchRecord record) {
+        List<MatchRecord> next = new ArrayList<>(all);
+        next.replaceAll(r -> r.id().equals(record.id()) ? record : r);
+        keep(next);
+        listeners.forEach(l -> l.recordChanged(record));
+    }
+
+    private void keep(List<MatchRecord> next) {
+        all = List.copyOf(next);
+        byId = null;
+        athletes = null;
+    }
+
+    void replace(List<MatchRecord> next) {
+        keep(next);
+        listeners.forEach(l -> l.recordsChanged(all));
+    }
+
+    /** Takes in new matches: all of them or, with a message, none. */
+    public void add(List<MatchRecord> records, Runnable added) {
+        reading(() -> library.addAll(records), added);
+    }
+
+    /** Takes a match out of the list, or back in. */
+    public void setRemoved(String match, boolean removed) {
+        reading(() -> library.setRemoved(match, removed), () -> {});
+    }
+
+    /** Reads all matches anew after the library was changed otherwise. */
+    public void readAnew() {
+        reading(() -> {}, () -> {});
+    }
+
+    private interface LibraryChange {
+        void make() throws LibraryException;
+    }
+
+    private void reading(LibraryChange change, Runnable then) {
+        tasks.write(
+                () -> {
+                    change.make();
+                    return library.matches();
+                },
+                read -> {
+                    replace(read);
+                    then.run();
+                },
+                e -> messages.problem(e.getMessage()));
+    }
+}

@@ -1,0 +1,20 @@
+package farglass.work.session;
+
+import farglass.match.MatchRecord;
+import farglass.plan.Plan;
+import java.util.List;
+
+/** What hears of changes, on the thread of results. */
+public interface SessionListener {
+    /** One match is another version now. */
+    default void recordChanged(MatchRecord now) {}
+
+    /** Matches came or went. */
+    default void recordsChanged(List<MatchRecord> all) {}
+
+    /** Everything was read anew: matches, assignments and plans may be gone. */
+    default void replaced() {}
+
+    /** One of the plans is another version now. */
+    default void planChanged(Plan now) {}
+}
