@@ -30,22 +30,30 @@ import picocli.CommandLine.Spec;
 final class CampCommand implements Callable<Integer> {
     private final Output output;
 
-    @Option(names = "--plan", required = true, description = "what ./farglass plan has printed")
+    @Option(
+            names = "--plan",
+            required = true,
+            paramLabel = "PLAN.json",
+            description = "what ./farglass plan has printed")
     private java.nio.file.Path plan;
 
-    @Option(names = "--from", required = true, description = "first day")
+    @Option(names = "--from", required = true, paramLabel = "DATE", description = "first day")
     private LocalDate from;
 
-    @Option(names = "--event", required = true, description = "day of the match")
+    @Option(names = "--event", required = true, paramLabel = "DATE", description = "day of the match")
     private LocalDate event;
 
-    @Option(names = "--minutes", required = true, description = "minutes of specific training on a day")
+    @Option(
+            names = "--minutes",
+            required = true,
+            paramLabel = "N",
+            description = "minutes of specific training on a day")
     private int minutes;
 
-    @Option(names = "--days", split = ",", description = "days of training, such as mon,wed,fri")
+    @Option(names = "--days", split = ",", paramLabel = "DAY", description = "days of training, such as mon,wed,fri")
     private List<String> days = List.of("mon", "wed", "fri", "sat");
 
-    @Option(names = "--round", description = "minutes of a round")
+    @Option(names = "--round", paramLabel = "N", description = "minutes of a round")
     private int round = Camp.USUAL.roundMinutes();
 
     @Spec

@@ -22,6 +22,12 @@ final class CommandFactory implements CommandLine.IFactory {
             made = new PlanCommand(output, clock);
         } else if (type == SimulateCommand.class) {
             made = new SimulateCommand(output, clock);
+        } else if (type == CardCommand.class) {
+            made = new CardCommand(output, clock);
+        } else if (type == BriefCommand.class) {
+            made = new BriefCommand(output, clock);
+        } else if (type == ReelCommand.class) {
+            made = new ReelCommand(output, clock);
         } else if (type == ImportCommand.class) {
             made = new ImportCommand(output, clock);
         } else if (type == ExportCommand.class) {

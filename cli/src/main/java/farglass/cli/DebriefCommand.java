@@ -34,10 +34,14 @@ import picocli.CommandLine.Option;
 final class DebriefCommand implements Callable<Integer> {
     private final Output output;
 
-    @Option(names = "--plan", required = true, description = "a plan, by hand or what ./farglass plan has printed")
+    @Option(
+            names = "--plan",
+            required = true,
+            paramLabel = "PLAN.json",
+            description = "a plan, by hand or what ./farglass plan has printed")
     private Path plan;
 
-    @Option(names = "--match", required = true, description = "the match that took place")
+    @Option(names = "--match", required = true, paramLabel = "MATCH.json", description = "the match that took place")
     private Path match;
 
     @Mixin

@@ -1,11 +1,7 @@
 package farglass.cli;
 
-import farglass.lexicon.Lexicon;
 import farglass.match.MatchRecord;
 import farglass.plan.Plan;
-import farglass.store.Library;
-import farglass.store.LibraryException;
-import farglass.store.RecordSource;
 import farglass.store.WholeFile;
 import farglass.store.bundle.Bundle;
 import farglass.store.bundle.FileNames;
@@ -56,25 +52,16 @@ final class ExportCommand implements Callable<Integer> {
         if (!List.of("json", "bundle", "csv", "vtt").contains(format)) {
             throw new IllegalArgumentException("--format: \"" + format + "\" is not one of json, bundle, csv, vtt");
         }
-        List<MatchRecord> records;
-        List<Plan> plans = List.of();
+        Source source = Source.of(library, clock, output);
+        List<MatchRecord> records = source.records();
+        List<Plan> plans = format.equals("bundle") ? source.plans() : List.of();
         try {
-            records = RecordSource.load(library, clock).records();
-            if (format.equals("bundle") && !Files.isDirectory(library) && !Bundle.isBundle(library)) {
-                try (Library open = Library.read(library, clock)) {
-                    plans = open.plans();
-                }
-            }
-        } catch (LibraryException | IOException e) {
-            throw new Unreadable(e.getMessage());
-        }
-        try {
-            write(records, plans);
+            write(source, records, plans);
         } catch (IOException e) {
             throw new Unreadable(out + ": could not be written (" + e.getMessage() + "); " + written.size()
                     + " whole files are there");
         }
-        noted();
+        source.note(written, Set.of());
         Map<String, Object> done = new LinkedHashMap<>();
         done.put("format", format);
         done.put("out", out.toString());
@@ -84,27 +71,7 @@ final class ExportCommand implements Callable<Integer> {
         return Main.DONE;
     }
 
-    /** The library remembers what was written, so that forgetting an athlete finds it. */
-    private void noted() {
-        try {
-            if (Files.isDirectory(library)
-                    || Bundle.isBundle(library)
-                    || library.toString().endsWith(".json")) {
-                return;
-            }
-            try (Library open = Library.open(library, clock)) {
-                for (Path p : written) {
-                    open.exported(p, Set.of());
-                }
-            }
-        } catch (LibraryException | IOException e) {
-            output.say(
-                    "Written, but not noted in the library, which could not be written: forgetting an athlete will not find"
-                            + " these files.");
-        }
-    }
-
-    private void write(List<MatchRecord> records, List<Plan> plans) throws IOException {
+    private void write(Source source, List<MatchRecord> records, List<Plan> plans) throws IOException {
         switch (format) {
             case "bundle" -> {
                 new Bundle(records, plans).write(out);
@@ -118,7 +85,8 @@ final class ExportCommand implements Callable<Integer> {
                 });
                 written.add(out);
             }
-            case "vtt" -> folder(records, ".vtt", r -> Captions.write(r, Lexicon.builtIn()));
+            case "vtt" ->
+                folder(records, ".vtt", r -> Captions.write(r, source.words().lexicon()));
             default -> folder(records, ".match.json", MatchJson::write);
         }
     }

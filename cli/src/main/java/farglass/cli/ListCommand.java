@@ -2,10 +2,8 @@ package farglass.cli;
 
 import farglass.match.Corner;
 import farglass.match.MatchRecord;
+import farglass.plan.Plan;
 import farglass.rules.Ruleset;
-import farglass.store.LibraryException;
-import farglass.store.RecordSource;
-import farglass.work.session.TeamWords;
 import java.nio.file.Path;
 import java.time.Clock;
 import java.util.ArrayList;
@@ -19,10 +17,10 @@ import picocli.CommandLine.Parameters;
 /** Prints the ids that the other commands ask for. */
 @Command(
         name = "list",
-        description = "Lists athletes, matches and rulesets with their ids",
+        description = "Lists athletes, matches, rulesets and plans with their ids",
         mixinStandardHelpOptions = true)
 final class ListCommand implements Callable<Integer> {
-    private static final List<String> PARTS = List.of("athletes", "matches", "rulesets");
+    private static final List<String> PARTS = List.of("athletes", "matches", "rulesets", "plans");
 
     private final Output output;
     private final Clock clock;
@@ -30,7 +28,7 @@ final class ListCommand implements Callable<Integer> {
     @Parameters(index = "0", paramLabel = "LIBRARY")
     private Path library;
 
-    @Parameters(index = "1", arity = "0..1", paramLabel = "athletes|matches|rulesets")
+    @Parameters(index = "1", arity = "0..1", paramLabel = "athletes|matches|rulesets|plans")
     private String part;
 
     ListCommand(Output output, Clock clock) {
@@ -41,27 +39,24 @@ final class ListCommand implements Callable<Integer> {
     @Override
     public Integer call() throws Unreadable {
         if (part != null && !PARTS.contains(part)) {
-            throw new IllegalArgumentException("\"" + part + "\" is not one of athletes, matches, rulesets");
+            throw new IllegalArgumentException("\"" + part + "\" is not one of athletes, matches, rulesets, plans");
         }
-        RecordSource.Loaded loaded;
-        try {
-            loaded = RecordSource.load(library, clock);
-        } catch (LibraryException e) {
-            throw new Unreadable(e.getMessage());
-        }
+        Source source = Source.of(library, clock, output);
         Map<String, Object> m = new LinkedHashMap<>();
-        m.put("athletes", athletes(loaded.records()));
-        m.put("matches", loaded.records().stream().map(ListCommand::match).toList());
-        TeamWords words = TeamWords.of(loaded.settings());
+        m.put("athletes", athletes(source.records()));
+        m.put("matches", source.records().stream().map(ListCommand::match).toList());
         m.put(
                 "rulesets",
-                words.rulesets().all().stream().map(ListCommand::ruleset).toList());
+                source.words().rulesets().all().stream()
+                        .map(ListCommand::ruleset)
+                        .toList());
+        m.put("plans", source.plans().stream().map(ListCommand::plan).toList());
         if (part != null) {
             m.keySet().retainAll(List.of(part));
         }
-        m.put("errors", loaded.errors());
+        m.put("errors", source.errors());
         output.print(m);
-        return loaded.errors().isEmpty() ? Main.DONE : Main.UNREADABLE;
+        return source.errors().isEmpty() ? Main.DONE : Main.UNREADABLE;
     }
 
     private static List<Object> athletes(List<MatchRecord> records) {
@@ -93,6 +88,15 @@ final class ListCommand implements Callable<Integer> {
     private static Map<String, Object> ruleset(Ruleset r) {
         Map<String, Object> row = new LinkedHashMap<>();
         row.put("id", r.code());
+        return row;
+    }
+
+    private static Map<String, Object> plan(Plan p) {
+        Map<String, Object> row = new LinkedHashMap<>();
+        row.put("id", p.id());
+        row.put("title", p.title());
+        row.put("us", p.us());
+        row.put("them", p.them());
         return row;
     }
 }

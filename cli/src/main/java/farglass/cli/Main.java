@@ -9,6 +9,7 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.InvalidPathException;
 import java.nio.file.Path;
 import java.time.Clock;
+import java.util.List;
 import picocli.CommandLine;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.TypeConversionException;
@@ -21,6 +22,9 @@ import picocli.CommandLine.TypeConversionException;
             ListCommand.class,
             ProfileCommand.class,
             PlanCommand.class,
+            CardCommand.class,
+            BriefCommand.class,
+            ReelCommand.class,
             SimulateCommand.class,
             ScoreCommand.class,
             CheckCommand.class,
@@ -36,6 +40,9 @@ import picocli.CommandLine.TypeConversionException;
         })
 public final class Main {
     private static final String VERSION = "Far Glass 0.1.0";
+
+    private static final List<String> HELP = List.of("help", "--help", "-h");
+    private static final int SYNOPSIS_WIDTH = 600;
 
     static final int DONE = 0;
     /** Something that must not happen did. */
@@ -79,8 +86,12 @@ public final class Main {
             return unexpected(err, e);
         });
         if (args.length == 0) {
-            line.usage(err);
+            usage(line, err);
             return BAD_ARGUMENTS;
+        }
+        if (args.length == 1 && HELP.contains(args[0])) {
+            usage(line, out);
+            return DONE;
         }
         try {
             return line.execute(args);
@@ -91,6 +102,22 @@ public final class Main {
         } catch (StackOverflowError e) {
             return unexpected(err, e);
         }
+    }
+
+    /** One line for every command, made from its options; the launcher's own usage ends with it. */
+    private static void usage(CommandLine line, PrintStream to) {
+        line.getSubcommands().forEach((name, command) -> {
+            if (command.getSubcommands().isEmpty()) {
+                to.print(synopsis(command));
+            } else {
+                command.getSubcommands().values().forEach(c -> to.print(synopsis(c)));
+            }
+        });
+    }
+
+    private static String synopsis(CommandLine command) {
+        command.setUsageHelpWidth(SYNOPSIS_WIDTH);
+        return "  ./" + command.getHelp().synopsis(0).replace(" [-hV]", "");
     }
 
     private static void versioned(CommandLine line) {

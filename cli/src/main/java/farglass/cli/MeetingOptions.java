@@ -5,8 +5,6 @@ import farglass.matchup.MeetingWriter;
 import farglass.matchup.Settings;
 import farglass.matchup.Wishes;
 import farglass.rules.Ruleset;
-import farglass.store.LibraryException;
-import farglass.store.RecordSource;
 import farglass.tendency.LibraryIndex;
 import farglass.work.meeting.MeetingService;
 import farglass.work.session.TeamWords;
@@ -48,36 +46,27 @@ final class MeetingOptions {
     @Option(names = "--seed", paramLabel = "N")
     private long seed = 1;
 
-    private List<String> errors = List.of();
+    private Source source;
     private LibraryIndex index;
-    private TeamWords words;
 
     /** @throws Unreadable when the library cannot be read or one of the two is not in it */
-    Meeting meeting(Clock clock) throws Unreadable {
+    Meeting meeting(Clock clock, Output output) throws Unreadable {
         if (attire != null && !attire.equals("gi") && !attire.equals("no-gi")) {
             throw new IllegalArgumentException("--attire: \"" + attire + "\" is not one of gi, no-gi");
         }
         if (minutes < 1 || minutes > 60) {
             throw new IllegalArgumentException("--minutes must lie in 1..60");
         }
-        RecordSource.Loaded loaded;
-        try {
-            loaded = RecordSource.load(library, clock);
-        } catch (LibraryException e) {
-            throw new Unreadable(e.getMessage());
-        }
-        errors = loaded.errors();
-        words = TeamWords.of(loaded.settings());
+        source = Source.of(library, clock, output);
+        TeamWords words = source.words();
         Ruleset rules = words.rulesets()
                 .of(ruleset, null)
                 .orElseThrow(() -> new IllegalArgumentException("--ruleset: \"" + ruleset + "\" is not one of "
                         + words.rulesets().all().stream().map(Ruleset::code).toList()));
         for (String id : List.of(us, them)) {
-            if (loaded.records().stream().noneMatch(r -> r.cornerOf(id).isPresent())) {
-                throw KnownIds.unknown(library, id, loaded.records());
-            }
+            source.athlete(id);
         }
-        index = LibraryIndex.of(loaded.records(), words.lexicon());
+        index = source.index();
         Meeting m = MeetingService.meeting(
                 index,
                 new MeetingService.Ask(us, them, rules, attire, asOf, (long) minutes * MINUTE_MS),
@@ -90,7 +79,7 @@ final class MeetingOptions {
     }
 
     MeetingWriter writer() {
-        return new MeetingWriter(Locale.ENGLISH, words.lexicon(), first(us), first(them));
+        return new MeetingWriter(Locale.ENGLISH, source.words().lexicon(), first(us), first(them));
     }
 
     private String first(String id) {
@@ -107,6 +96,11 @@ final class MeetingOptions {
 
     /** What could not be read of the library. */
     List<String> errors() {
-        return errors;
+        return source.errors();
+    }
+
+    /** What the match-up was read from. */
+    Source source() {
+        return source;
     }
 }

@@ -31,7 +31,7 @@ final class PlanCommand implements Callable<Integer> {
 
     @Override
     public Integer call() throws Unreadable {
-        Meeting meeting = options.meeting(clock);
+        Meeting meeting = options.meeting(clock, output);
         Solved solved = meeting.solve();
         Uncertainty u = noDraws ? null : Uncertainty.of(meeting, options.seed(), x -> {}, () -> false);
         Map<String, Object> document =

@@ -1,19 +1,21 @@
 package farglass.cli;
 
 import farglass.lexicon.Lexicon;
+import farglass.print.Basis;
+import farglass.profile.Claim;
+import farglass.profile.ClaimWriter;
 import farglass.profile.Profile;
+import farglass.profile.Report;
 import farglass.profile.Tables;
-import farglass.store.LibraryException;
-import farglass.store.RecordSource;
 import farglass.store.json.ProfileJson;
 import farglass.tendency.Filter;
-import farglass.work.session.TeamWords;
-import java.io.IOException;
-import java.io.UncheckedIOException;
-import java.nio.file.Files;
+import farglass.work.publish.Material;
+import farglass.work.publish.ProfilePublication;
 import java.nio.file.Path;
 import java.time.Clock;
 import java.time.LocalDate;
+import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.concurrent.Callable;
 import java.util.concurrent.CompletableFuture;
@@ -77,51 +79,33 @@ final class ProfileCommand implements Callable<Integer> {
         }
         // read beside the library, so that it is there when the team's own terms are laid into it
         CompletableFuture.supplyAsync(Lexicon::builtIn);
-        RecordSource.Loaded loaded;
-        try {
-            loaded = RecordSource.load(library, clock);
-        } catch (LibraryException e) {
-            throw new Unreadable(e.getMessage());
-        }
-        if (loaded.records().stream().noneMatch(r -> r.cornerOf(athlete).isPresent())) {
-            throw KnownIds.unknown(library, athlete, loaded.records());
-        }
-        TeamWords words = TeamWords.of(loaded.settings());
-        words.problems().forEach(output::say);
+        Source source = Source.of(library, clock, output);
+        source.athlete(athlete);
         Filter filter = new Filter(
                 attire, ruleset, null, null, halfLife == 0 ? null : Double.valueOf(halfLife), asOf, !noBaseline);
-        Profile profile = Profile.of(loaded.records(), athlete, filter, words.lexicon(), SEED);
-        write(profile, loaded);
+        Profile profile = Profile.of(source.index(), athlete, filter, SEED);
+        write(profile, source);
         Map<String, Object> document = new ProfileJson(profile, Tables.of(profile, SEED)).document();
-        document.put("errors", loaded.errors());
+        document.put("errors", source.errors());
         output.print(document);
-        return loaded.errors().isEmpty() ? Main.DONE : Main.UNREADABLE;
+        return source.errors().isEmpty() ? Main.DONE : Main.UNREADABLE;
     }
 
-    private void write(Profile profile, RecordSource.Loaded loaded) throws Unreadable {
-        ProfilePapers papers = new ProfilePapers(profile, loaded.records(), folder(), LocalDate.now(clock));
-        Path now = null;
-        try {
-            if (csv != null) {
-                now = csv;
-                papers.csv(csv);
-            }
-            if (dossier != null) {
-                now = dossier;
-                papers.dossier(dossier);
-            }
-            if (report != null) {
-                now = report;
-                papers.report(report);
-            }
-        } catch (IOException | UncheckedIOException e) {
-            throw new Unreadable(now + ": could not be written (" + e.getMessage() + ")");
+    private void write(Profile profile, Source source) throws Unreadable {
+        Material material = source.material(null);
+        ProfilePublication papers = new ProfilePublication(material, profile, new ClaimWriter(Locale.ENGLISH));
+        if (csv != null) {
+            source.write(papers.table(), csv);
         }
-    }
-
-    /** Where films lie: beside the library, or in the folder of records. */
-    private Path folder() {
-        Path whole = library.toAbsolutePath();
-        return Files.isDirectory(whole) ? whole : whole.getParent();
+        if (dossier != null) {
+            List<Claim> usual = ProfilePublication.usual(athlete, profile.claims(), null);
+            source.write(papers.dossier(usual, null, true), dossier);
+        }
+        if (report != null) {
+            Report own = Report.of(
+                    profile.evidence().index(), athlete, profile.evidence().filter());
+            String basis = Basis.of(profile.evidence(), LocalDate.now(clock));
+            source.write(ProfilePublication.report(material, own, basis), report);
+        }
     }
 }

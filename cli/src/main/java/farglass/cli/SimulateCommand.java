@@ -64,7 +64,7 @@ final class SimulateCommand implements Callable<Integer> {
         if (!List.of("model", "full").contains(rules)) {
             throw new IllegalArgumentException("--rules: \"" + rules + "\" is not one of model, full");
         }
-        Meeting meeting = options.meeting(clock);
+        Meeting meeting = options.meeting(clock, output);
         Programme p = new Programme(meeting.model(), meeting.question().settings());
         Policy policy = natural ? null : p.best(Programme.Answer.BEHIND).policy();
         FullSimulator full = new FullSimulator(

@@ -1,7 +1,5 @@
 package farglass.cli;
 
-import farglass.store.LibraryException;
-import farglass.store.RecordSource;
 import farglass.work.session.TeamWords;
 import java.nio.file.Path;
 import java.time.Clock;
@@ -18,13 +16,6 @@ final class TeamOptions {
         if (library == null) {
             return TeamWords.of(Map.of());
         }
-        try {
-            TeamWords words =
-                    TeamWords.of(RecordSource.load(library, Clock.systemUTC()).settings());
-            words.problems().forEach(output::say);
-            return words;
-        } catch (LibraryException e) {
-            throw new Unreadable(e.getMessage());
-        }
+        return Source.of(library, Clock.systemUTC(), output).words();
     }
 }

@@ -181,8 +181,8 @@ public final class DeskApp extends Application {
                             Report.write(target, Home.folder(), verified(file));
                             return target;
                         },
-                        done -> desk.notices().done(Words.of("export.done", done)),
-                        e -> desk.notices().problem(Words.of("export.failed", target, e.getMessage())));
+                        done -> desk.notices().done(WorkWords.of("export.done", done)),
+                        e -> desk.notices().problem(WorkWords.of("export.failed", target, e.getMessage())));
     }
 
     /** Null for a library that cannot be read at all, which is when a report is wanted most. */

@@ -3,11 +3,11 @@ package farglass.desk;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import farglass.desk.shell.Desk;
-import farglass.desk.shell.FileWriting;
 import farglass.match.Edit;
 import farglass.match.MatchRecord;
 import farglass.store.Library;
 import farglass.store.WholeFile;
+import farglass.work.publish.Publication;
 import farglass.work.session.LibraryContent;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -108,8 +108,8 @@ class LibrarySheetTest extends DeskDriver {
         Path one = folder.resolve("one.txt");
         Path two = folder.resolve("two.txt");
         onFx(() -> {
-            FileWriting.write(desk, one, Set.of("brisa-tolendt"), p -> WholeFile.write(p, "1"));
-            FileWriting.write(desk, two, Set.of(), p -> WholeFile.write(p, "2"));
+            desk.publisher().file(one, Publication.file(Set.of("brisa-tolendt"), p -> WholeFile.write(p, "1")));
+            desk.publisher().file(two, Publication.file(Set.of(), p -> WholeFile.write(p, "2")));
             return null;
         });
         await("both", () -> Files.exists(one) && Files.exists(two));
@@ -128,14 +128,14 @@ class LibrarySheetTest extends DeskDriver {
         CountDownLatch closed = new CountDownLatch(1);
         CountDownLatch hold = new CountDownLatch(1);
         onFx(() -> {
-            FileWriting.write(desk, file, Set.of(), p -> {
+            desk.publisher().file(file, Publication.file(Set.of(), p -> {
                 try {
                     hold.await(30, TimeUnit.SECONDS);
                 } catch (InterruptedException e) {
                     throw new java.io.IOException(e);
                 }
                 WholeFile.write(p, "late");
-            });
+            }));
             assertThat(desk.tasks().pending()).hasSize(1);
             desk.tasks().finish(closed::countDown);
             return null;

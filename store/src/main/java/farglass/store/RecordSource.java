@@ -1,6 +1,8 @@
 package farglass.store;
 
 import farglass.match.MatchRecord;
+import farglass.plan.Assignment;
+import farglass.plan.Plan;
 import farglass.store.bundle.Bundle;
 import farglass.store.json.FormatException;
 import farglass.store.json.MatchJson;
@@ -26,8 +28,19 @@ public final class RecordSource {
      * @param records what could be read, one per id
      * @param errors one line per file that could not
      * @param settings of a library file, by name; empty for other sources
+     * @param plans of a library file or a bundle
+     * @param assignments of a library file
      */
-    public record Loaded(List<MatchRecord> records, List<String> errors, Map<String, String> settings) {}
+    public record Loaded(
+            List<MatchRecord> records,
+            List<String> errors,
+            Map<String, String> settings,
+            List<Plan> plans,
+            List<Assignment> assignments) {
+        private static Loaded records(List<MatchRecord> records, List<String> errors) {
+            return new Loaded(records, errors, Map.of(), List.of(), List.of());
+        }
+    }
 
     /** @throws LibraryException when the path itself cannot be read */
     public static Loaded load(Path path, Clock clock) throws LibraryException {
@@ -39,16 +52,17 @@ public final class RecordSource {
                 return folder(path);
             }
             if (path.toString().endsWith(".json")) {
-                return new Loaded(List.of(MatchJson.read(path)), List.of(), Map.of());
+                return Loaded.records(List.of(MatchJson.read(path)), List.of());
             }
             if (Bundle.isBundle(path)) {
-                return new Loaded(Bundle.read(path).records(), List.of(), Map.of());
+                Bundle bundle = Bundle.read(path);
+                return new Loaded(bundle.records(), List.of(), Map.of(), bundle.plans(), List.of());
             }
         } catch (IOException | FormatException e) {
             throw new LibraryException(path + ": " + e.getMessage(), e);
         }
         try (Library library = Library.read(path, clock)) {
-            return new Loaded(library.matches(), List.of(), library.settings());
+            return new Loaded(library.matches(), List.of(), library.settings(), library.plans(), library.assignments());
         }
     }
 
@@ -74,6 +88,6 @@ public final class RecordSource {
                 errors.add(f + ": " + e.getMessage());
             }
         }
-        return new Loaded(records, errors, Map.of());
+        return Loaded.records(records, errors);
     }
 }

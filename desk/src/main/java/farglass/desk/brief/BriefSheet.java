@@ -6,9 +6,12 @@ import farglass.desk.shell.Desk;
 import farglass.desk.shell.Pages;
 import farglass.desk.shell.Ui;
 import farglass.desk.shell.Words;
-import farglass.plan.Assignment;
 import farglass.plan.Brief;
 import farglass.plan.Plan;
+import farglass.work.publish.BriefPublication;
+import farglass.work.publish.PlanPublication;
+import farglass.work.publish.Publication;
+import farglass.work.words.WorkWords;
 import java.io.File;
 import java.nio.file.Path;
 import java.util.List;
@@ -30,7 +33,6 @@ import javafx.stage.FileChooser;
 /** The slides of a briefing: left out, moved, given notes; from here they are shown and written. */
 public final class BriefSheet extends VBox {
     private final Desk desk;
-    private final BriefExport export;
     private final VBox rows = new VBox(6);
     private final CheckBox nameless = new CheckBox(Words.of("brief.nameless"));
     private List<Slide> slides = List.of();
@@ -40,7 +42,6 @@ public final class BriefSheet extends VBox {
     public BriefSheet(Desk desk, Runnable close) {
         super(10);
         this.desk = desk;
-        this.export = new BriefExport(desk);
         setId("brief-sheet");
         getStyleClass().add("sheet");
         nameless.setId("brief-nameless");
@@ -49,7 +50,7 @@ public final class BriefSheet extends VBox {
         play.setId("brief-play");
         HBox tools = new HBox(
                 8,
-                Ui.label(Words.of("brief.title"), "question"),
+                Ui.label(WorkWords.of("brief.title"), "question"),
                 Ui.spring(),
                 nameless,
                 Ui.button(Words.of("brief.film"), () -> choose(".mp4", this::writeFilm), "choice"),
@@ -80,22 +81,11 @@ public final class BriefSheet extends VBox {
         desk.changePlan(p -> p.brief(change.apply(p.brief())));
     }
 
-    private String occasion() {
-        Assignment a = desk.assignment().get();
-        return Words.of(
-                "plan.occasion",
-                a.event(),
-                String.valueOf(a.date()),
-                String.valueOf(a.attire()),
-                a.ruleset(),
-                a.minutes());
-    }
-
     private void fill() {
         Plan p = desk.plan().get();
         nameless.setSelected(p.brief().nameless());
         Map<String, String> names = new TreeMap<>(desk.athletes());
-        String occasion = occasion();
+        String occasion = PlanPublication.occasion(desk.assignment().get());
         desk.tasks()
                 .query(
                         "briefing",
@@ -176,16 +166,25 @@ public final class BriefSheet extends VBox {
 
     /** Writes the moments as one film with cards; the outcome is told in a notice. */
     public void writeFilm(Path target) {
-        export.film(shown(), desk.plan().get().brief().nameless(), target);
+        write(target, publication().film());
     }
 
     /** Writes the slides on paper with pictures; the outcome is told in a notice. */
     public void writePdf(Path target) {
-        export.pdf(shown(), target);
+        write(target, publication().paper());
     }
 
     /** Writes a page for any browser, clips beside it; the outcome is told in a notice. */
     public void writeHtml(Path target) {
-        export.html(shown(), desk.plan().get().brief().nameless(), target);
+        write(target, publication().page());
+    }
+
+    private BriefPublication publication() {
+        return new BriefPublication(
+                desk.material(), shown(), desk.plan().get().brief().nameless());
+    }
+
+    private void write(Path target, Publication publication) {
+        desk.publisher().export(Words.of("brief.writing"), target, publication);
     }
 }

@@ -2,12 +2,12 @@ package farglass.desk.brief;
 
 import farglass.brief.Slide;
 import farglass.desk.player.MomentView;
-import farglass.desk.reel.Moments;
 import farglass.desk.shell.Desk;
 import farglass.desk.shell.Ui;
 import farglass.desk.shell.Words;
 import farglass.match.MatchRecord;
 import farglass.stats.TagRef;
+import farglass.work.publish.Moments;
 import java.util.List;
 import javafx.geometry.Insets;
 import javafx.geometry.Pos;

@@ -9,6 +9,7 @@ import farglass.desk.shell.Station;
 import farglass.desk.shell.Ui;
 import farglass.desk.shell.Words;
 import farglass.matchup.MeetingWriter;
+import farglass.work.publish.CampPublication;
 import java.io.File;
 import java.nio.file.Path;
 import java.time.LocalDate;
@@ -179,17 +180,17 @@ public final class CampStation implements Station, Keys.Bound {
 
     /** Writes the days as an iCalendar; the outcome is told in a notice. */
     public void writeIcs(Path path) {
-        new CampExport(desk, model.ready().get()).ics(path);
+        desk.publisher().file(path, publication().calendar());
     }
 
     /** Writes the rounds as a table; the outcome is told in a notice. */
     public void writeCsv(Path path) {
-        new CampExport(desk, model.ready().get()).csv(path);
+        desk.publisher().file(path, publication().table());
     }
 
     /** Writes days and cards on paper; the outcome is told in a notice. */
     public void writePdf(Path path) {
-        new CampExport(desk, model.ready().get()).pdf(path);
+        desk.publisher().file(path, publication().paper());
     }
 
     @Override
@@ -234,5 +235,11 @@ public final class CampStation implements Station, Keys.Bound {
                                         .size(),
                                 model.ready().get().camp().log().size()),
                 model.ready());
+    }
+
+    private CampPublication publication() {
+        CampModel.Ready ready = model.ready().get();
+        return new CampPublication(
+                desk.material(), desk.plan().get(), desk.assignment().get(), ready.preparation(), ready.cards());
     }
 }

@@ -1,7 +1,6 @@
 package farglass.desk.camp;
 
 import farglass.desk.player.MomentView;
-import farglass.desk.reel.Moments;
 import farglass.desk.shell.Desk;
 import farglass.desk.shell.Ui;
 import farglass.desk.shell.Words;
@@ -9,6 +8,7 @@ import farglass.drill.Drill;
 import farglass.drill.DrillBook;
 import farglass.drill.Memory;
 import farglass.match.MatchRecord;
+import farglass.work.publish.Moments;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Locale;

@@ -3,7 +3,6 @@ package farglass.desk.check;
 import farglass.check.RecordCheck;
 import farglass.check.Settled;
 import farglass.desk.player.MomentView;
-import farglass.desk.reel.ReelExport;
 import farglass.desk.shell.Desk;
 import farglass.desk.shell.Keys;
 import farglass.desk.shell.Station;
@@ -52,7 +51,6 @@ public final class CheckStation implements Station, Keys.Bound {
     private final FindingList findings;
     private final MomentView moment;
     private final TideLine tide;
-    private final ReelExport describe;
     private final ComboBox<Ruleset> whatIf = new ComboBox<>();
     private final CheckBox called = new CheckBox(Words.of("check.all-called"));
     private final Label left = Ui.label("", "soft");
@@ -68,7 +66,6 @@ public final class CheckStation implements Station, Keys.Bound {
     /** @param toFilm opens a match in the film station at a tag */
     public CheckStation(Desk desk, BiConsumer<String, Integer> toFilm) {
         this.desk = desk;
-        this.describe = new ReelExport(desk);
         this.moment = new MomentView(desk, Words.of("check.hint"), toFilm);
         this.tide = TideLine.large(desk.lexicon());
         tide.setId("check-tide");
@@ -256,7 +253,7 @@ public final class CheckStation implements Station, Keys.Bound {
     /** Shows the film at a moment. */
     private void look(MatchTime t, int tag) {
         MatchRecord r = desk.openRecord().get();
-        String text = tag < 0 || tag >= r.tags().size() ? "" : describe.describe(r, tag);
+        String text = tag < 0 || tag >= r.tags().size() ? "" : desk.describe(r, tag);
         moment.play(r, t, tag, text);
         tide.now(t);
         tide.select(tag);

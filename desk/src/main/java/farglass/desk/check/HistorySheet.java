@@ -1,7 +1,6 @@
 package farglass.desk.check;
 
 import farglass.agreement.Versions;
-import farglass.desk.reel.TagText;
 import farglass.desk.shell.Desk;
 import farglass.desk.shell.Ui;
 import farglass.desk.shell.Words;
@@ -10,6 +9,7 @@ import farglass.match.MatchRecord;
 import farglass.match.Tag;
 import farglass.store.Library;
 import farglass.time.Clock;
+import farglass.work.publish.TagText;
 import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;

@@ -1,6 +1,5 @@
 package farglass.desk.film;
 
-import farglass.desk.reel.TagText;
 import farglass.desk.shell.Desk;
 import farglass.desk.shell.Look;
 import farglass.desk.shell.Ui;
@@ -8,6 +7,7 @@ import farglass.desk.shell.Words;
 import farglass.match.MatchRecord;
 import farglass.match.Tag;
 import farglass.time.Clock;
+import farglass.work.publish.TagText;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.function.IntConsumer;

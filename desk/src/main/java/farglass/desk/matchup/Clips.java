@@ -1,10 +1,10 @@
 package farglass.desk.matchup;
 
-import farglass.desk.reel.Moments;
 import farglass.desk.shell.Desk;
 import farglass.match.Tag;
 import farglass.stats.TagRef;
 import farglass.stats.Trial;
+import farglass.work.publish.Moments;
 import java.util.ArrayList;
 import java.util.List;
 

@@ -15,6 +15,7 @@ import farglass.plan.Fork;
 import farglass.plan.PinnedClaim;
 import farglass.plan.Plan;
 import farglass.stats.Grade;
+import farglass.work.publish.PlanPublication;
 import java.io.File;
 import java.nio.file.Path;
 import java.util.Locale;
@@ -442,7 +443,7 @@ public final class PlanStation implements Station, Keys.Bound {
 
     /** Writes the corner card of the proposal, A4 when the name ends in -a4.pdf, else A5. */
     public void writeCard(Path path) {
-        new PlanExport(desk).card(path, model.proposal().get(), model.writer());
+        desk.publisher().file(path, publication().card(model.proposal().get(), model.writer(), occasion()));
     }
 
     private void chooseJson() {
@@ -451,11 +452,19 @@ public final class PlanStation implements Station, Keys.Bound {
 
     /** Writes the page; the outcome is told in a notice. */
     public void writePdf(Path path) {
-        new PlanExport(desk).pdf(path);
+        desk.publisher().file(path, publication().page(occasion()));
     }
 
     /** Writes the open document; the outcome is told in a notice. */
     public void writeJson(Path path) {
-        new PlanExport(desk).json(path);
+        desk.publisher().file(path, publication().document());
+    }
+
+    private PlanPublication publication() {
+        return new PlanPublication(desk.material(), desk.plan().get());
+    }
+
+    private String occasion() {
+        return PlanPublication.occasion(desk.assignment().get());
     }
 }

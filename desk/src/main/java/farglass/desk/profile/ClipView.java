@@ -2,7 +2,6 @@ package farglass.desk.profile;
 
 import farglass.desk.player.FilmView;
 import farglass.desk.player.MomentView;
-import farglass.desk.reel.ReelExport;
 import farglass.desk.shell.Desk;
 import farglass.desk.shell.Ui;
 import farglass.desk.shell.Words;
@@ -26,7 +25,6 @@ public final class ClipView extends VBox {
 
     private final Desk desk;
     private final MomentView moment;
-    private final ReelExport export;
     private final Label place = Ui.label("", "soft");
     private final HBox steps;
     private final PauseTransition next = new PauseTransition(EACH);
@@ -42,7 +40,6 @@ public final class ClipView extends VBox {
     public ClipView(Desk desk, String hint, Consumer<String> toFilm) {
         super(4);
         this.desk = desk;
-        this.export = new ReelExport(desk);
         this.moment = new MomentView(desk, hint, (match, tag) -> toFilm.accept(match));
         Button back = Ui.button(Words.of("clip.back"), () -> step(-1), "choice");
         Button forth = Ui.button(Words.of("clip.next"), () -> step(1), "choice");
@@ -61,7 +58,7 @@ public final class ClipView extends VBox {
         if (match.isEmpty() || t.index() >= match.get().tags().size()) {
             return t.tag().match();
         }
-        return export.describe(match.get(), t.index());
+        return desk.describe(match.get(), t.index());
     }
 
     /** One moment, over and over. */

@@ -3,11 +3,10 @@ package farglass.desk.profile;
 import farglass.desk.shell.Desk;
 import farglass.desk.shell.Ui;
 import farglass.desk.shell.Words;
-import farglass.plan.Plan;
 import farglass.print.Dossier;
 import farglass.profile.Claim;
 import farglass.profile.Profile;
-import farglass.stats.Grade;
+import farglass.work.publish.ProfilePublication;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.LinkedHashSet;
@@ -91,24 +90,9 @@ final class HandOverSheet extends StackPane {
         javafx.application.Platform.runLater(list::requestFocus);
     }
 
-    /** The pinned ones, or where none is pinned the first that are not thin. */
     private void choose(List<Claim> all) {
-        Plan plan = desk.plan().get();
-        all.stream()
-                .filter(c -> plan != null && plan.isPinned(profile.athlete(), c.id()))
-                .forEach(c -> chosen.add(c.id()));
-        if (chosen.isEmpty()) {
-            all.stream()
-                    .filter(c -> c.estimate().grade() != Grade.THIN && !doubted(plan, c))
-                    .limit(Dossier.USUAL_CLAIMS)
-                    .forEach(c -> chosen.add(c.id()));
-        }
+        ProfilePublication.usual(profile.athlete(), all, desk.plan().get()).forEach(c -> chosen.add(c.id()));
         count.setText(Words.of("hand-over.chosen", chosen.size()));
-    }
-
-    private boolean doubted(Plan plan, Claim c) {
-        return plan != null
-                && !plan.judgement(profile.athlete(), c.id()).doubt().isEmpty();
     }
 
     private void turn(Claim c) {

@@ -1,6 +1,5 @@
 package farglass.desk.profile;
 
-import farglass.desk.reel.ReelExport;
 import farglass.desk.shell.Desk;
 import farglass.desk.shell.Ui;
 import farglass.desk.shell.Words;
@@ -25,7 +24,6 @@ final class OwnClaimSheet extends StackPane {
     private static final int MOST = 400;
 
     private final Desk desk;
-    private final ReelExport describe;
     private final List<MatchRecord> matches;
     private final TextField sentence = new TextField();
     private final TextField query = new TextField();
@@ -48,7 +46,6 @@ final class OwnClaimSheet extends StackPane {
         this.desk = desk;
         this.matches = matches;
         this.close = close;
-        this.describe = new ReelExport(desk);
         setId("own-sheet");
         getStyleClass().add("veil");
         sentence.setId("own-sentence");
@@ -94,7 +91,7 @@ final class OwnClaimSheet extends StackPane {
             for (MatchRecord r : matches) {
                 for (int i : reading.query().in(r, desk.lexicon())) {
                     if (all.size() < MOST) {
-                        all.add(new Found(new TagRef(r.id(), r.tagName(i)), describe.describe(r, i)));
+                        all.add(new Found(new TagRef(r.id(), r.tagName(i)), desk.describe(r, i)));
                     }
                 }
             }

@@ -3,8 +3,6 @@ package farglass.desk.profile;
 import farglass.ask.Asked;
 import farglass.desk.chart.ChartPage;
 import farglass.desk.claim.Deeds;
-import farglass.desk.reel.Cut;
-import farglass.desk.reel.ReelExport;
 import farglass.desk.shell.Desk;
 import farglass.desk.shell.Keys;
 import farglass.desk.shell.Station;
@@ -25,6 +23,8 @@ import farglass.tendency.Evidence;
 import farglass.tendency.Filter;
 import farglass.tendency.Flows;
 import farglass.work.profile.ProfileService;
+import farglass.work.publish.Cut;
+import farglass.work.publish.ReelPublication;
 import java.io.File;
 import java.nio.file.Path;
 import java.util.List;
@@ -495,7 +495,11 @@ public final class ProfileStation implements Station, Keys.Bound, Deeds {
     public void writeReel(Claim c, Path target) {
         List<Cut> cuts =
                 c.trials().stream().map(t -> Cut.of(t.tag().match(), t.index())).toList();
-        new ReelExport(desk).write(desk.claimWriter().sentence(c), cuts, true, target);
+        desk.publisher()
+                .export(
+                        Words.of("reel.writing"),
+                        target,
+                        new ReelPublication(desk.material(), desk.claimWriter().sentence(c), cuts, true));
     }
 
     /** Plays the first dot of a claim that has film; for pictures of the station. */

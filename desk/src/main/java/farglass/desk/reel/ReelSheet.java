@@ -7,6 +7,10 @@ import farglass.desk.shell.Words;
 import farglass.match.MatchRecord;
 import farglass.phrase.TagQuery;
 import farglass.store.bundle.FileNames;
+import farglass.work.publish.Cut;
+import farglass.work.publish.ReelPublication;
+import farglass.work.publish.TagText;
+import farglass.work.words.WorkWords;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.LocalDate;
@@ -35,7 +39,6 @@ public final class ReelSheet extends StackPane {
     private static final long STEP_MS = 500;
 
     private final Desk desk;
-    private final ReelExport export;
     private final TextField query = new TextField();
     private final TextField title = new TextField();
     private final CheckBox onlyOpen = new CheckBox(Words.of("reel.only-open"));
@@ -51,7 +54,6 @@ public final class ReelSheet extends StackPane {
     /** @param close puts the sheet away */
     public ReelSheet(Desk desk, Runnable close) {
         this.desk = desk;
-        this.export = new ReelExport(desk);
         setId("reel-sheet");
         query.setId("reel-query");
         query.setPromptText(Words.of("reel.prompt"));
@@ -146,7 +148,7 @@ public final class ReelSheet extends StackPane {
         MatchRecord r = desk.match(c.match()).orElseThrow();
         TagText text = TagText.of(r, r.tags().get(c.tag()), desk.lexicon());
         Rectangle chip = new Rectangle(9, 9, text.who() == null ? Look.RULE : desk.colour(r, text.who()));
-        Label what = Ui.label(export.describe(r, c.tag()), "record-what");
+        Label what = Ui.label(desk.describe(r, c.tag()), "record-what");
         what.setMinWidth(0);
         what.setMaxWidth(Double.MAX_VALUE);
         TextField card = new TextField(c.card() == null ? "" : c.card());
@@ -209,7 +211,7 @@ public final class ReelSheet extends StackPane {
 
     private void write() {
         if (cuts.isEmpty()) {
-            desk.notices().problem(Words.of("reel.none"));
+            desk.notices().problem(WorkWords.of("reel.none"));
             return;
         }
         String name = title.getText().isBlank()
@@ -217,6 +219,10 @@ public final class ReelSheet extends StackPane {
                 : title.getText().strip();
         String file = FileNames.of(name.toLowerCase(Locale.ROOT).replace(' ', '-')) + "-" + LocalDate.now(desk.clock());
         Path target = desk.library().folder().resolve("reels").resolve(file + ".mp4");
-        export.write(name, List.copyOf(cuts), !nameless.isSelected(), target);
+        desk.publisher()
+                .export(
+                        Words.of("reel.writing"),
+                        target,
+                        new ReelPublication(desk.material(), name, List.copyOf(cuts), !nameless.isSelected()));
     }
 }

@@ -15,20 +15,24 @@ import farglass.rules.Rulesets;
 import farglass.store.Forgetting;
 import farglass.store.Library;
 import farglass.tendency.LibraryIndex;
+import farglass.work.publish.Material;
+import farglass.work.publish.MomentCaption;
+import farglass.work.publish.Publisher;
 import farglass.work.session.LibraryContent;
 import farglass.work.session.Preferences;
 import farglass.work.session.Session;
 import farglass.work.session.SessionListener;
 import farglass.work.session.TeamLexicon;
 import farglass.work.task.Tasks;
+import farglass.work.words.WorkWords;
 import java.nio.file.Path;
 import java.time.Clock;
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 import java.util.function.Consumer;
 import java.util.function.UnaryOperator;
 import javafx.application.Platform;
@@ -52,6 +56,7 @@ public final class Desk implements AutoCloseable {
     private final TaskStatus status = new TaskStatus(tasks);
     private final Notices notices = new Notices();
     private final Session session;
+    private final Publisher publisher;
     private final ClaimWriter claims = new ClaimWriter(Locale.ENGLISH);
     private final ObservableList<MatchRecord> matches = FXCollections.observableArrayList();
     private final ObservableList<Assignment> assignments = FXCollections.observableArrayList();
@@ -71,6 +76,7 @@ public final class Desk implements AutoCloseable {
 
     public Desk(LibraryContent content, Clock clock) {
         this.session = new Session(content, clock, tasks, notices, System.getProperty("user.name"));
+        this.publisher = new Publisher(session);
         rulesets.set(session.rulesets());
         matches.setAll(session.records().all());
         assignments.setAll(session.assignments().all());
@@ -162,7 +168,7 @@ public final class Desk implements AutoCloseable {
         String id = planId(a, them);
         plan.set(session.plans()
                 .plan(id)
-                .orElseGet(() -> Plan.empty(id, Words.of("plan.title", nameOf(them)), a.us(), them)));
+                .orElseGet(() -> Plan.empty(id, WorkWords.of("plan.title", nameOf(them)), a.us(), them)));
     }
 
     /** What the window shows. */
@@ -190,9 +196,15 @@ public final class Desk implements AutoCloseable {
         return session.plans().all();
     }
 
-    /** Notes files that were written outside the library. May be called from any thread. See {@link Session#exported}. */
-    public void exported(Set<String> athletes, Path... written) {
-        session.exported(athletes, written);
+    /** Writes what is for others. */
+    public Publisher publisher() {
+        return publisher;
+    }
+
+    /** What publications are made of, as it is now. */
+    public Material material() {
+        return new Material(
+                session.records().all(), library().folder(), lexicon(), assignment.get(), LocalDate.now(clock()));
     }
 
     /** What must be brought to an end before the window closes. */
@@ -360,25 +372,14 @@ public final class Desk implements AutoCloseable {
         return athletes().getOrDefault(athlete, athlete);
     }
 
-    /**
-     * The corner drawn amber. Ours is amber and the opponent under study teal; where neither of the two fights, or only the
-     * opponent does, whoever stands in our athlete's place is amber.
-     */
+    /** The corner drawn amber. See {@link Material#amber(Assignment, MatchRecord)}. */
     public Corner amber(MatchRecord r) {
-        Assignment a = assignment.get();
-        if (a != null) {
-            Optional<Corner> ours = r.cornerOf(a.us());
-            if (ours.isPresent()) {
-                return ours.get();
-            }
-            for (String opponent : a.opponents()) {
-                Optional<Corner> theirs = r.cornerOf(opponent);
-                if (theirs.isPresent()) {
-                    return theirs.get().other();
-                }
-            }
-        }
-        return Corner.A;
+        return Material.amber(assignment.get(), r);
+    }
+
+    /** A moment of a match in one line: who, when and what. */
+    public String describe(MatchRecord r, int tag) {
+        return MomentCaption.of(r, tag, lexicon());
     }
 
     public Color colour(MatchRecord r, Corner c) {

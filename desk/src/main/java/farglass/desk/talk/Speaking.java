@@ -3,30 +3,20 @@ package farglass.desk.talk;
 import farglass.desk.player.FilmView;
 import farglass.desk.shell.Desk;
 import farglass.desk.shell.Words;
-import farglass.film.FilmException;
 import farglass.film.reel.DrawingPainter;
-import farglass.film.reel.TalkReel;
 import farglass.film.sound.Voice;
-import farglass.film.sound.WaveFile;
 import farglass.match.Drawing;
 import farglass.match.MatchRecord;
-import farglass.store.WholeFile;
 import farglass.store.bundle.FileNames;
-import farglass.store.json.FormatException;
-import farglass.store.json.TalkJson;
-import farglass.store.json.TextFile;
 import farglass.talk.Taking;
 import farglass.talk.Talk;
-import java.io.IOException;
-import java.nio.file.Files;
+import farglass.work.publish.Talks;
+import farglass.work.words.WorkWords;
 import java.nio.file.Path;
-import java.util.Comparator;
 import java.util.List;
-import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
 import java.util.function.Supplier;
-import java.util.stream.Stream;
 import javafx.animation.Animation;
 import javafx.animation.KeyFrame;
 import javafx.animation.Timeline;
@@ -40,8 +30,6 @@ import javafx.util.Duration;
  */
 public final class Speaking {
     private static final double LOOK_EVERY_MS = 40;
-    private static final String FOLDER = "talks";
-    private static final int MOST_MB = 32;
 
     private final Desk desk;
     private final FilmView film;
@@ -145,21 +133,13 @@ public final class Speaking {
         desk.tasks()
                 .command(
                         Words.of("talk.name"),
-                        () -> keep(talk, heard.end()),
+                        () -> talks().keep(talk, heard.end()),
                         kept -> desk.notices().done(Words.of("talk.kept", length / 1000.0)),
-                        e -> desk.notices().problem(Words.of("export.failed", id, e.getMessage())));
+                        e -> desk.notices().problem(WorkWords.of("export.failed", id, e.getMessage())));
     }
 
-    private Path folder() {
-        return desk.library().folder().resolve(FOLDER);
-    }
-
-    private Talk keep(Talk talk, short[] said) throws IOException {
-        Files.createDirectories(folder());
-        WaveFile.write(said, folder().resolve(talk.id() + ".wav"));
-        // the talk is there once this file is; its voice is there before
-        WholeFile.write(folder().resolve(talk.id() + ".json"), TalkJson.write(talk));
-        return talk;
+    private Talks talks() {
+        return new Talks(desk.library().folder());
     }
 
     /** Writes the last breakdown of the open match as a film. */
@@ -168,46 +148,8 @@ public final class Speaking {
         if (r == null) {
             return;
         }
-        desk.tasks().export(Words.of("talk.writing"), (progress, cancelled) -> {
-            try {
-                Optional<Talk> last = last(r.id());
-                if (last.isEmpty()) {
-                    desk.notices().done(Words.of("talk.none"));
-                    return;
-                }
-                Talk talk = last.get();
-                short[] said = WaveFile.read(folder().resolve(talk.id() + ".wav"));
-                Path target = desk.library().folder().resolve("reels").resolve("talk-" + talk.id() + ".mp4");
-                Path source = desk.library().folder().resolve(talk.film());
-                if (new TalkReel(talk, source, said, painter).write(target, progress, cancelled)) {
-                    desk.exported(Set.of(r.details().a().id(), r.details().b().id()), target);
-                    desk.notices().done(Words.of("export.done", target));
-                }
-            } catch (FilmException e) {
-                desk.notices().problem(e.getMessage());
-            } catch (IOException | FormatException e) {
-                desk.notices().problem(Words.of("talk.broken", e.getMessage()));
-            }
-        });
-    }
-
-    private Optional<Talk> last(String id) throws IOException, FormatException {
-        if (!Files.isDirectory(folder())) {
-            return Optional.empty();
-        }
-        List<Path> files;
-        try (Stream<Path> all = Files.list(folder())) {
-            files = all.filter(p -> p.toString().endsWith(".json"))
-                    .sorted(Comparator.comparingLong((Path p) -> p.toFile().lastModified())
-                            .reversed())
-                    .toList();
-        }
-        for (Path p : files) {
-            Talk talk = TalkJson.read(TextFile.read(p, MOST_MB));
-            if (talk.match().equals(id)) {
-                return Optional.of(talk);
-            }
-        }
-        return Optional.empty();
+        Set<String> athletes = Set.of(r.details().a().id(), r.details().b().id());
+        Path target = desk.library().folder().resolve("reels").resolve("talk.mp4");
+        desk.publisher().export(Words.of("talk.writing"), target, talks().film(r.id(), athletes, painter));
     }
 }

@@ -83,6 +83,11 @@ public final class Session implements AutoCloseable {
         return tasks;
     }
 
+    /** May be called from any thread. */
+    public Messages messages() {
+        return messages;
+    }
+
     /** The lexicon that holds until the library is closed. May be called from any thread. */
     public Lexicon lexicon() {
         return lexicon;

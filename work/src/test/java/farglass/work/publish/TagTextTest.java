@@ -1,4 +1,4 @@
-package farglass.desk.reel;
+package farglass.work.publish;
 
 import static org.assertj.core.api.Assertions.assertThat;
 

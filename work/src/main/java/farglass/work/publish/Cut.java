@@ -1,4 +1,4 @@
-package farglass.desk.reel;
+package farglass.work.publish;
 
 /**
  * A moment cut out of a match.
@@ -11,26 +11,26 @@ package farglass.desk.reel;
  * @param card what stands on the card before it; null for the reel's title
  */
 public record Cut(String match, int tag, long beforeMs, long afterMs, boolean slow, String card) {
-    static final long BEFORE_MS = 2500;
-    static final long AFTER_MS = 4500;
+    private static final long BEFORE_MS = 2500;
+    private static final long AFTER_MS = 4500;
 
     public static Cut of(String match, int tag) {
         return new Cut(match, tag, BEFORE_MS, AFTER_MS, true, null);
     }
 
-    Cut before(long ms) {
+    public Cut before(long ms) {
         return new Cut(match, tag, Math.max(0, ms), afterMs, slow, card);
     }
 
-    Cut after(long ms) {
+    public Cut after(long ms) {
         return new Cut(match, tag, beforeMs, Math.max(500, ms), slow, card);
     }
 
-    Cut slow(boolean s) {
+    public Cut slow(boolean s) {
         return new Cut(match, tag, beforeMs, afterMs, s, card);
     }
 
-    Cut card(String text) {
+    public Cut card(String text) {
         return new Cut(match, tag, beforeMs, afterMs, slow, text == null || text.isBlank() ? null : text.strip());
     }
 }

@@ -1,7 +1,9 @@
-package farglass.desk.reel;
+package farglass.work.publish;
 
 import farglass.match.MatchRecord;
+import farglass.match.Tag;
 import farglass.stats.TagRef;
+import java.util.Optional;
 
 /** Where cited tags stand in their records. */
 public final class Moments {
@@ -15,5 +17,11 @@ public final class Moments {
             }
         }
         return -1;
+    }
+
+    /** The tag; empty when it has gone since. */
+    static Optional<Tag> tag(MatchRecord r, TagRef ref) {
+        int at = index(r, ref);
+        return at < 0 ? Optional.empty() : Optional.of(r.tags().get(at));
     }
 }

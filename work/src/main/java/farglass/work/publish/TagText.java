@@ -1,12 +1,12 @@
-package farglass.desk.reel;
+package farglass.work.publish;
 
-import farglass.desk.shell.Words;
 import farglass.lexicon.Family;
 import farglass.lexicon.Lexicon;
 import farglass.match.Corner;
 import farglass.match.MatchRecord;
 import farglass.match.Side;
 import farglass.match.Tag;
+import farglass.work.words.WorkWords;
 import java.util.List;
 import java.util.stream.Collectors;
 
@@ -26,13 +26,14 @@ public record TagText(String what, String about, Corner who) {
             Corner named = p.guard() != null && !passing(p, lexicon) ? p.guard() : p.holder();
             String who = named == null
                     ? ""
-                    : Words.of(
+                    : WorkWords.of(
                             named == p.guard() ? "tag.plays" : "tag.ahead",
                             r.athlete(named).surname());
             return new TagText(lexicon.positionName(p.position()), who, named);
         }
         if (tag instanceof Tag.Grip g) {
-            String hand = g.hand() == null ? "" : Words.of("tag.hand", g.hand().code());
+            String hand =
+                    g.hand() == null ? "" : WorkWords.of("tag.hand", g.hand().code());
             String depth = g.depth() == null ? "" : g.depth();
             return new TagText(
                     lexicon.grip(g.grip()).map(x -> x.name()).orElse(g.grip()),

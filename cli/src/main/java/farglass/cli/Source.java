@@ -1,0 +1,150 @@
+package farglass.cli;
+
+import farglass.match.MatchRecord;
+import farglass.plan.Assignment;
+import farglass.plan.Plan;
+import farglass.store.Library;
+import farglass.store.LibraryException;
+import farglass.store.RecordSource;
+import farglass.store.bundle.Bundle;
+import farglass.tendency.LibraryIndex;
+import farglass.work.publish.Material;
+import farglass.work.publish.Publication;
+import farglass.work.publish.PublicationException;
+import farglass.work.publish.Published;
+import farglass.work.session.TeamWords;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Clock;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+
+/** A library, bundle, folder of records or record that a command works on, with the words of its team. */
+final class Source {
+    private final Path path;
+    private final Clock clock;
+    private final Output output;
+    private final RecordSource.Loaded loaded;
+    private final TeamWords words;
+
+    private Source(Path path, Clock clock, Output output, RecordSource.Loaded loaded) {
+        this.path = path;
+        this.clock = clock;
+        this.output = output;
+        this.loaded = loaded;
+        this.words = TeamWords.of(loaded.settings());
+        words.problems().forEach(output::say);
+    }
+
+    /** @throws Unreadable when it cannot be read */
+    static Source of(Path path, Clock clock, Output output) throws Unreadable {
+        try {
+            return new Source(path, clock, output, RecordSource.load(path, clock));
+        } catch (LibraryException e) {
+            throw new Unreadable(e.getMessage());
+        }
+    }
+
+    List<MatchRecord> records() {
+        return loaded.records();
+    }
+
+    /** What could not be read of it. */
+    List<String> errors() {
+        return loaded.errors();
+    }
+
+    TeamWords words() {
+        return words;
+    }
+
+    LibraryIndex index() {
+        return LibraryIndex.of(records(), words.lexicon());
+    }
+
+    /** @throws Unreadable when nobody of that id fights in it */
+    void athlete(String id) throws Unreadable {
+        if (records().stream().noneMatch(r -> r.cornerOf(id).isPresent())) {
+            throw KnownIds.unknown(path, id, records());
+        }
+    }
+
+    List<Plan> plans() {
+        return loaded.plans();
+    }
+
+    /** @throws Unreadable when it has no plan of that id */
+    Plan plan(String id) throws Unreadable {
+        List<String> ids = loaded.plans().stream().map(Plan::id).toList();
+        return loaded.plans().stream()
+                .filter(p -> p.id().equals(id))
+                .findFirst()
+                .orElseThrow(() -> new Unreadable(path + ": no plan with id " + id + ". It has: "
+                        + (ids.isEmpty() ? "none" : String.join(", ", ids))));
+    }
+
+    /** The plan of one against the other; empty when there is none. */
+    Optional<Plan> plan(String us, String them) {
+        return loaded.plans().stream()
+                .filter(p -> p.us().equals(us) && p.them().equals(them))
+                .findFirst();
+    }
+
+    /** The assignment that one meets the other in; empty when there is none. */
+    Optional<Assignment> assignment(String us, String them) {
+        return loaded.assignments().stream()
+                .filter(a -> a.us().equals(us) && a.opponents().contains(them))
+                .findFirst();
+    }
+
+    /** @param assignment says who is ours; null for none */
+    Material material(Assignment assignment) {
+        return new Material(records(), folder(), words.lexicon(), assignment, LocalDate.now(clock));
+    }
+
+    /** Where films lie: beside the library, or in the folder of records. */
+    private Path folder() {
+        Path whole = path.toAbsolutePath();
+        return Files.isDirectory(whole) ? whole : whole.getParent();
+    }
+
+    /**
+     * Writes a publication and notes it in the library.
+     *
+     * @throws Unreadable when it cannot be written
+     */
+    Published write(Publication publication, Path target) throws Unreadable {
+        try {
+            Published done = publication
+                    .write(target.toAbsolutePath(), share -> {}, () -> false)
+                    .orElseThrow();
+            note(done.files(), done.athletes());
+            return done;
+        } catch (PublicationException e) {
+            throw new Unreadable(e.getMessage());
+        }
+    }
+
+    /** The library remembers what was written, so that forgetting an athlete finds it. */
+    void note(List<Path> written, Set<String> athletes) {
+        try {
+            if (Files.isDirectory(path)
+                    || Bundle.isBundle(path)
+                    || path.toString().endsWith(".json")) {
+                return;
+            }
+            try (Library open = Library.open(path, clock)) {
+                for (Path p : written) {
+                    open.exported(p, athletes);
+                }
+            }
+        } catch (LibraryException | IOException e) {
+            output.say(
+                    "Written, but not noted in the library, which could not be written: forgetting an athlete will not"
+                            + " find these files.");
+        }
+    }
+}

@@ -1,0 +1,63 @@
+package farglass.work.publish;
+
+import farglass.conduct.Clause;
+import farglass.matchup.MeetingWriter;
+import farglass.matchup.Proposal;
+import farglass.plan.Assignment;
+import farglass.plan.Plan;
+import farglass.print.CornerCard;
+import farglass.print.PlanPage;
+import farglass.store.WholeFile;
+import farglass.store.json.PlanJson;
+import farglass.work.words.WorkWords;
+import java.util.Set;
+
+/** A plan for those who carry it out: one page, the corner card, the document. */
+public final class PlanPublication {
+    private final Material material;
+    private final Plan plan;
+
+    public PlanPublication(Material material, Plan plan) {
+        this.material = material;
+        this.plan = plan;
+    }
+
+    /** Event, day, rules and length in words. */
+    public static String occasion(Assignment a) {
+        String date = a.date() == null ? "" : a.date().toString();
+        return WorkWords.of("plan.occasion", a.event(), date, String.valueOf(a.attire()), a.ruleset(), a.minutes());
+    }
+
+    private Set<String> both() {
+        return Set.of(plan.us(), plan.them());
+    }
+
+    public Publication page(String occasion) {
+        PlanPage page = new PlanPage(
+                plan, material.name(plan.us()), material.name(plan.them()), occasion, WorkWords.of("care.page"));
+        return Publication.file(both(), page::write);
+    }
+
+    /** The corner card; the target's name says the paper: one that ends in {@code -a4.pdf} is A4, any other A5. */
+    public Publication card(Proposal proposal, MeetingWriter writer, String occasion) {
+        CornerCard card = new CornerCard(
+                proposal,
+                writer,
+                WorkWords.of("plan.title", material.name(plan.them())),
+                occasion,
+                WorkWords.of("care.page"),
+                plan.clauses().stream().map(Clause::text).toList());
+        return Publication.file(
+                both(),
+                target -> card.write(
+                        target,
+                        target.getFileName().toString().endsWith("-a4.pdf")
+                                ? CornerCard.Paper.A4
+                                : CornerCard.Paper.A5));
+    }
+
+    /** {@code farglass.plan/1}. */
+    public Publication document() {
+        return Publication.file(both(), target -> WholeFile.write(target, PlanJson.write(plan)));
+    }
+}
