@@ -75,7 +75,7 @@ final class EnduranceBench {
                 minute(film, folder, library, match);
                 ProcessMemory memory = ProcessMemory.now();
                 long now = memory.wholeKb();
-                if (minute == SETTLED_MINUTES || minutes <= SETTLED_MINUTES && minute == 0) {
+                if (minute == SETTLED_MINUTES || (minutes <= SETTLED_MINUTES && minute == 0)) {
                     settled = now;
                 }
                 System.out.printf(Locale.ROOT, "EnduranceBench minute %3d  %s  %d acts%n", minute + 1, memory, acts);
@@ -91,6 +91,7 @@ final class EnduranceBench {
         }
     }
 
+    @SuppressWarnings("try") // the sound sounds while it is open
     private void minute(Path path, Path folder, Library library, String match) throws Exception {
         CompletableFuture<FilmInfo> opened = new CompletableFuture<>();
         long end = System.nanoTime() + MINUTE_MS * 1_000_000;

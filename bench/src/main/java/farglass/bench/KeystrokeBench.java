@@ -133,7 +133,8 @@ final class KeystrokeBench {
         String level = a.reached() == null ? "" : Integer.toString(a.reached());
         List<String> tails = new ArrayList<>();
         for (String outcome : new String[] {"", "n", "s", "x", "ok"}) {
-            for (String to : a.to() == null ? new String[] {""} : new String[] {"", a.to().toLowerCase()}) {
+            for (String to :
+                    a.to() == null ? new String[] {""} : new String[] {"", a.to().toLowerCase(java.util.Locale.ROOT)}) {
                 String tail = side + (outcome.equals("ok") ? "" : level);
                 tail = outcome.isEmpty() ? tail : (tail + " " + outcome).strip();
                 tails.add(to.isEmpty() ? tail : (tail + " " + to).strip());

@@ -9,6 +9,7 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.InvalidPathException;
 import java.nio.file.Path;
 import java.time.Clock;
+import java.time.ZoneId;
 import java.util.List;
 import picocli.CommandLine;
 import picocli.CommandLine.Command;
@@ -148,7 +149,7 @@ public final class Main {
         System.setProperty("java.awt.headless", "true");
         PrintStream out = new PrintStream(new FileOutputStream(FileDescriptor.out), true, StandardCharsets.UTF_8);
         PrintStream err = new PrintStream(new FileOutputStream(FileDescriptor.err), true, StandardCharsets.UTF_8);
-        int code = run(out, err, Clock.systemDefaultZone(), args);
+        int code = run(out, err, Clock.system(ZoneId.systemDefault()), args);
         out.flush();
         System.exit(code);
     }

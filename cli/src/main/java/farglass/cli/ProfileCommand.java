@@ -18,7 +18,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.concurrent.Callable;
-import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.ForkJoinPool;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Option;
 
@@ -78,7 +78,7 @@ final class ProfileCommand implements Callable<Integer> {
             throw new IllegalArgumentException("--half-life must not be negative");
         }
         // read beside the library, so that it is there when the team's own terms are laid into it
-        CompletableFuture.supplyAsync(Lexicon::builtIn);
+        ForkJoinPool.commonPool().execute(Lexicon::builtIn);
         Source source = Source.of(library, clock, output);
         source.athlete(athlete);
         Filter filter = new Filter(

@@ -44,7 +44,10 @@ class MeetingCommandsTest {
                 new PrintStream(err, true, StandardCharsets.UTF_8),
                 Clock.systemUTC(),
                 Stream.of(args).map(Object::toString).toArray(String[]::new));
-        return new Ran(code, new ObjectMapper().readTree(out.toString(StandardCharsets.UTF_8)), err.toString());
+        return new Ran(
+                code,
+                new ObjectMapper().readTree(out.toString(StandardCharsets.UTF_8)),
+                err.toString(StandardCharsets.UTF_8));
     }
 
     private static Object[] with(Object command, Object... more) {

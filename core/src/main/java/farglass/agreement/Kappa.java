@@ -77,10 +77,8 @@ public record Kappa(double kappa, double se, double seBlock, int items, double o
 
     /** Fleiss, Cohen and Everitt 1969, formula 13. */
     static double standardError(double[][] p, int n, double kappa) {
-        double observed = 0;
         double expected = 0;
         for (int i = 0; i < p.length; i++) {
-            observed += p[i][i];
             expected += row(p, i) * column(p, i);
         }
         double a = 0;

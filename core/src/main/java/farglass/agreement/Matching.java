@@ -98,7 +98,7 @@ public record Matching(List<Pair> pairs, List<Integer> onlyFirst, List<Integer> 
             }
         }
         List<Pair> pairs = new ArrayList<>();
-        for (Candidate c : chosen(candidates, compared.size())) {
+        for (Candidate c : chosen(candidates)) {
             pairs.add(new Pair(c.first(), c.second(), c.apartMs(), c.differing()));
         }
         pairs.sort(java.util.Comparator.comparingInt(Pair::first));
@@ -134,10 +134,10 @@ public record Matching(List<Pair> pairs, List<Integer> onlyFirst, List<Integer> 
     private record Candidate(int first, int second, long apartMs, List<String> differing) {}
 
     /** The best choice among pairs; solved apart for every cluster of tags that could be exchanged for each other. */
-    private static List<Candidate> chosen(List<Candidate> candidates, int fields) {
+    private static List<Candidate> chosen(List<Candidate> candidates) {
         List<Candidate> chosen = new ArrayList<>();
         for (List<Candidate> cluster : clusters(candidates)) {
-            chosen.addAll(solved(cluster, fields));
+            chosen.addAll(solved(cluster));
         }
         return chosen;
     }
@@ -156,7 +156,7 @@ public record Matching(List<Pair> pairs, List<Integer> onlyFirst, List<Integer> 
         return clusters;
     }
 
-    private static List<Candidate> solved(List<Candidate> cluster, int fields) {
+    private static List<Candidate> solved(List<Candidate> cluster) {
         List<Integer> rows = cluster.stream().map(Candidate::first).distinct().toList();
         List<Integer> columns =
                 cluster.stream().map(Candidate::second).distinct().toList();

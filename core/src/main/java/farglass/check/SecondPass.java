@@ -100,7 +100,7 @@ public final class SecondPass {
             if (!lexicon.checkpoints(a.technique()).isEmpty()) {
                 asked.add(Asks.CHECKPOINT);
             }
-        } else if (tag instanceof Tag.Position p && changesWithoutAttempt(line, index)) {
+        } else if (tag instanceof Tag.Position && changesWithoutAttempt(line, index)) {
             asked.add(Asks.CAUSE);
         } else if (tag instanceof Tag.Grip) {
             asked.add(Asks.DEPTH);

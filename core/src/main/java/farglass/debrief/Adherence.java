@@ -56,7 +56,7 @@ public record Adherence(Branch branch, int depth, Boolean met, Boolean followed,
                         .toList();
         boolean cameUp = before == null || !before.isEmpty();
         Boolean met = b.ours() ? Boolean.valueOf(cameUp) : told ? Boolean.valueOf(!seen.isEmpty()) : null;
-        Boolean followed = !b.ours() || !cameUp || !told ? null : Boolean.valueOf(!seen.isEmpty());
+        Boolean followed = (!b.ours() || !cameUp || !told) ? null : Boolean.valueOf(!seen.isEmpty());
         into.add(new Adherence(
                 b,
                 depth,
@@ -65,7 +65,7 @@ public record Adherence(Branch branch, int depth, Boolean met, Boolean followed,
                 best(record, seen),
                 seen.stream().map(Occurrence::tag).toList()));
         // what film cannot show is taken to have happened, so that what follows it can still be judged
-        List<MatchTime> moments = told || before == null && b.sight() != null
+        List<MatchTime> moments = told || (before == null && b.sight() != null)
                 ? seen.stream().map(Occurrence::t).toList()
                 : before;
         for (Branch n : b.next()) {

@@ -105,7 +105,7 @@ public record Season(List<Row> rows) {
         Corner us = match.cornerOf(a.us()).orElseThrow();
         var rules = rulesets.orUsual(a.ruleset(), a.date());
         Scored.Ending end = Scored.Ending.of(match, rules, lexicon);
-        Boolean won = !end.decided() || end.winner() == null ? null : Boolean.valueOf(end.winner() == us);
+        Boolean won = (!end.decided() || end.winner() == null) ? null : Boolean.valueOf(end.winner() == us);
         List<Scored> scored =
                 plan == null ? List.of() : Scored.of(plan.approach().forecasts(), match, us, rules, lexicon);
         return new Row(a, them, State.FOUGHT, plan, match, won, scored);

@@ -131,9 +131,9 @@ public final class PositionLine {
 
         private void resume(Tag.Resume r, int index) {
             boolean same = r.position() == null
-                    || r.position().equals(open.position())
+                    || (r.position().equals(open.position())
                             && r.holder() == open.holder()
-                            && (r.guard() == null || r.guard() == open.guard());
+                            && (r.guard() == null || r.guard() == open.guard()));
             if (!same) {
                 begin(
                         normal(Tag.Position.of(r.t(), r.position(), r.holder(), r.guard())),

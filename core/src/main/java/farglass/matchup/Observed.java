@@ -114,8 +114,8 @@ final class Observed {
             }
             book.minutes.merge(here, weight * s.lengthMs() / MINUTE_MS, Double::sum);
             Place next = i + 1 < spans.size() ? groups.place(spans.get(i + 1), c) : null;
-            boolean seen = s.exit() == Span.Exit.MOVED
-                            && spans.get(Math.min(i + 1, spans.size() - 1)).byAction() < 0
+            boolean seen = (s.exit() == Span.Exit.MOVED
+                            && spans.get(Math.min(i + 1, spans.size() - 1)).byAction() < 0)
                     || s.exit() == Span.Exit.STOPPED;
             if (next != null && seen && !next.equals(here)) {
                 drift.computeIfAbsent(here, k -> new TreeMap<>()).merge(next, weight, Double::sum);

@@ -180,7 +180,7 @@ final class ProgrammePass {
 
     /** What a stalling call against us brings. */
     private void called(int s, int k, int a) {
-        if (programme.own[s].hold < 0 || callsSeen == 1 && !choose && given == null) {
+        if (programme.own[s].hold < 0 || (callsSeen == 1 && !choose && given == null)) {
             return;
         }
         String effect = grid.nextCall(k);
@@ -238,7 +238,7 @@ final class ProgrammePass {
         // what a nat a minute costs, in the units of the sums that perRate() turns into a step
         double nat = price * programme.stepMinutes() / programme.perRate(s);
         for (int x = 1; x < o.size(); x++) {
-            if (o.way[x] < 0 || fixed[s] >= 0 && fixed[s] != x) {
+            if (o.way[x] < 0 || (fixed[s] >= 0 && fixed[s] != x)) {
                 continue;
             }
             sum.ownPressed()[x].into(one, next, stay, k, a);
@@ -260,7 +260,7 @@ final class ProgrammePass {
         double cost = mayHold ? price * programme.stepMinutes() * o.cost[o.hold] : 0;
         boolean forced = mayHold && fixed[s] == o.hold;
         for (int i = 0; i < width; i++) {
-            boolean hold = forced || mayHold && held[i] - cost > free[i] + NOTICED;
+            boolean hold = forced || (mayHold && held[i] - cost > free[i] + NOTICED);
             now[base + i] = hold ? held[i] - cost : free[i];
             policy.set(step, base + i, hold ? (byte) o.hold : press[i]);
         }

@@ -96,7 +96,10 @@ public record Proposal(
     /** @param sway how far the win chance may be off because this is not known better */
     public record Need(Exit exit, double sway) {}
 
-    /** @param what key of the claim; @param p its chance, 0.01 to 0.99 */
+    /**
+     * @param what key of the claim
+     * @param p its chance, 0.01 to 0.99
+     */
     public record Forecast(String what, String place, double p) {}
 
     /** @param uncertainty null before draws were made */

@@ -15,6 +15,7 @@ import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.TreeMap;
 import java.util.TreeSet;
 import java.util.concurrent.ConcurrentHashMap;
@@ -299,7 +300,7 @@ final class Rates {
             double base = gamma(usual.tries(acting, family) + lent, usual.minutes(acting, family) + Usual.MINUTES);
             double rate = base * Math.exp(rateEffects.get(family)[ours ? 0 : 1]);
             List<Exit> exits = new ArrayList<>();
-            mix(acting, ours, family, shares).forEach((technique, share) -> {
+            mix(acting, ours, shares).forEach((technique, share) -> {
                 boolean allowed = !rules.restricted().contains(technique);
                 if (allowed && rate * share >= RARE) {
                     exits.add(exit(place, acting, ours, technique, family, rate * share));
@@ -309,7 +310,7 @@ final class Rates {
         }
 
         /** An athlete's shares of the techniques of a family in a place. */
-        private Map<String, Double> mix(Place acting, boolean ours, String family, Map<String, Double> shares) {
+        private Map<String, Double> mix(Place acting, boolean ours, Map<String, Double> shares) {
             Map<String, Double> likings = liking.get(ours);
             Map<String, Double> prior = new TreeMap<>();
             double sum = 0;
@@ -470,8 +471,8 @@ final class Rates {
     }
 
     /** Techniques a ruleset does not allow that the two were seen to use. */
-    TreeSet<String> forbidden() {
-        TreeSet<String> found = new TreeSet<>();
+    Set<String> forbidden() {
+        Set<String> found = new TreeSet<>();
         own.values()
                 .forEach(b -> b.tries
                         .values()

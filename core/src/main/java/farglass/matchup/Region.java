@@ -30,6 +30,8 @@ public record Region(Lead lead, Part part) {
         LAST
     }
 
+    /** Place in the model's tables: leads in their order, parts of the match within them. */
+    @SuppressWarnings("EnumOrdinal")
     static int index(int points, int advantages, Part part) {
         return Lead.of(points, advantages).ordinal() * Part.values().length + part.ordinal();
     }

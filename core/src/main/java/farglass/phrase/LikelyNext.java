@@ -181,7 +181,7 @@ public final class LikelyNext {
             for (Technique t : lexicon.startingIn(here.place())) {
                 int seen = all.getOrDefault(t.code(), 0);
                 boolean allowed = t.role().allows(here.holder() == by, here.guard() == by, contested);
-                if (LEFT_OUT.contains(t.family()) || seen == 0 && !allowed) {
+                if (LEFT_OUT.contains(t.family()) || (seen == 0 && !allowed)) {
                     continue;
                 }
                 double score = (POSSIBLE + seen) * taste(who, t.code()) + OWN_WEIGHT * mine.getOrDefault(t.code(), 0);

@@ -247,7 +247,7 @@ final class Meaning {
         if (reached != null && reached > 4) {
             return missing("how far: 1 to 4");
         }
-        if (outcome == null && (p.target != null || reached != null && reached == 4)) {
+        if (outcome == null && (p.target != null || (reached != null && reached == 4))) {
             outcome = Outcome.COMPLETED;
             inferred.add("completed");
         }

@@ -134,26 +134,26 @@ public final class TagQuery {
 
     private boolean matches(MatchRecord r, Tag tag, Lexicon lexicon) {
         if (tag instanceof Tag.Action a) {
-            boolean named = terms.isEmpty() && families.isEmpty()
+            boolean named = (terms.isEmpty() && families.isEmpty())
                     || terms.contains("technique " + a.technique())
                     || families.contains(lexicon.familyOf(a.technique()));
             return named
                     && who(r, a.by())
                     && (sides.isEmpty() || a.sides().stream().anyMatch(sides::contains))
-                    && (outcomes.isEmpty() || a.outcome() != null && outcomes.contains(a.outcome()))
-                    && (least == 0 || a.reached() != null && a.reached() >= least);
+                    && (outcomes.isEmpty() || (a.outcome() != null && outcomes.contains(a.outcome())))
+                    && (least == 0 || (a.reached() != null && a.reached() >= least));
         }
         boolean ofAttempts = !outcomes.isEmpty() || least > 0;
         if (tag instanceof Tag.Position p && !ofAttempts) {
             Corner subject = p.guard() != null ? p.guard() : p.holder();
             return terms.contains("position " + p.position())
-                    && (athletes.isEmpty() || subject != null && who(r, subject))
-                    && (sides.isEmpty() || p.side() != null && sides.contains(p.side()));
+                    && (athletes.isEmpty() || (subject != null && who(r, subject)))
+                    && (sides.isEmpty() || (p.side() != null && sides.contains(p.side())));
         }
         if (tag instanceof Tag.Grip g && !ofAttempts) {
             return terms.contains("grip " + g.grip())
                     && who(r, g.by())
-                    && (sides.isEmpty() || g.hand() != null && sides.contains(g.hand()));
+                    && (sides.isEmpty() || (g.hand() != null && sides.contains(g.hand())));
         }
         return false;
     }

@@ -93,7 +93,7 @@ public record Claim(
     /** Distance by which the interval clears the library's average; 0 when it contains it or there is none. */
     public double departure() {
         double b = unit == Unit.DIFFERENCE ? 0 : estimate.baseline();
-        if (Double.isNaN(b) || b >= estimate.lo() && b <= estimate.hi()) {
+        if (Double.isNaN(b) || (b >= estimate.lo() && b <= estimate.hi())) {
             return 0;
         }
         double d = b < estimate.lo() ? estimate.lo() - b : b - estimate.hi();

@@ -23,7 +23,6 @@ final class Lasting {
     private final Inquiry q;
     private final String key;
     private final List<Stays.Stay> stays;
-    private final List<String> causes;
     private final List<Curve> curves;
 
     /**
@@ -38,7 +37,6 @@ final class Lasting {
             BiFunction<Evidence.Place, Evidence.Place, String> cause) {
         this.q = q;
         this.key = key;
-        this.causes = causes;
         this.stays = Stays.of(q.evidence(), in, cause);
         this.curves = stays.size() < STAYS
                 ? List.of()

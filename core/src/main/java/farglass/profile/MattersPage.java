@@ -84,7 +84,7 @@ final class MattersPage {
 
     /** Body facts of either athlete that held when the attack began, by family of attack. */
     private List<Claim> facts() {
-        Map<Evidence.Act, Set<String>> there = new IdentityHashMap<>();
+        IdentityHashMap<Evidence.Act, Set<String>> there = new IdentityHashMap<>();
         TreeSet<String> seen = new TreeSet<>();
         for (Evidence.Act a : attacks) {
             Set<String> held = new HashSet<>();
@@ -139,7 +139,7 @@ final class MattersPage {
     private List<Claim> grips() {
         List<Claim> claims = new ArrayList<>();
         TreeSet<String> kinds = new TreeSet<>();
-        Map<Evidence.Act, List<Tag.Grip>> held = new IdentityHashMap<>();
+        IdentityHashMap<Evidence.Act, List<Tag.Grip>> held = new IdentityHashMap<>();
         attacks.forEach(a -> held.put(a, grips(a)));
         held.values().forEach(grips -> grips.forEach(g -> kinds.add(g.grip())));
         families().forEach((family, acts) -> {
@@ -243,7 +243,7 @@ final class MattersPage {
 
     /** The first try of a technique in a match against later ones, and against someone met before. */
     private List<Claim> tries() {
-        Map<Evidence.Act, Integer> nth = new IdentityHashMap<>();
+        IdentityHashMap<Evidence.Act, Integer> nth = new IdentityHashMap<>();
         Map<String, Integer> counts = new HashMap<>();
         Set<String> metBefore = new HashSet<>();
         Set<String> met = new HashSet<>();

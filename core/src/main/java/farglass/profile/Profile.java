@@ -157,10 +157,10 @@ public record Profile(String athlete, String name, Evidence evidence, Map<Questi
             case PER_TEN_MINUTES -> c.topic() == Claim.Topic.RATE && c.departure() > 0;
             default ->
                 ALWAYS.contains(c.topic())
-                        || c.topic() == Claim.Topic.REACTION
+                        || (c.topic() == Claim.Topic.REACTION
                                 && c.estimate().grade() != Grade.THIN
-                                && c.estimate().mean() >= USUAL
-                        || c.topic() == Claim.Topic.PATIENCE && c.estimate().grade() != Grade.THIN;
+                                && c.estimate().mean() >= USUAL)
+                        || (c.topic() == Claim.Topic.PATIENCE && c.estimate().grade() != Grade.THIN);
         };
     }
 

@@ -12,6 +12,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.Set;
 import java.util.TreeMap;
 import java.util.TreeSet;
 
@@ -110,7 +111,7 @@ final class ThenAndNowPage {
 
     private static void count(
             Map<String, Map<Integer, List<Trial>>> rows,
-            TreeSet<Integer> years,
+            Set<Integer> years,
             Evidence.Seen seen,
             String name,
             Trial trial) {

@@ -143,16 +143,16 @@ final class WhenPage {
     /** A part of what the filter has already left out. */
     private boolean contradicts(Filter part) {
         Filter f = filter();
-        return f.attire() != null && !f.attire().equals(part.attire())
-                || f.moment().score() != null
-                        && f.moment().score() != part.moment().score()
-                || f.moment().clock() != null
-                        && f.moment().clock() != part.moment().clock()
-                || f.moment().role() != null
-                        && !f.moment().role().equals(part.moment().role())
-                || f.opponents().stance() != null
-                        && !f.opponents().stance().equals(part.opponents().stance())
-                || f.opponents().grade() != null
-                        && !f.opponents().grade().equals(part.opponents().grade());
+        return (f.attire() != null && !f.attire().equals(part.attire()))
+                || (f.moment().score() != null
+                        && f.moment().score() != part.moment().score())
+                || (f.moment().clock() != null
+                        && f.moment().clock() != part.moment().clock())
+                || (f.moment().role() != null
+                        && !f.moment().role().equals(part.moment().role()))
+                || (f.opponents().stance() != null
+                        && !f.opponents().stance().equals(part.opponents().stance()))
+                || (f.opponents().grade() != null
+                        && !f.opponents().grade().equals(part.opponents().grade()));
     }
 }

@@ -78,7 +78,7 @@ final class AttemptAdvantages {
         String family = lexicon.familyOf(a.technique());
         Integer level = rules.advantages().get(family);
         boolean far = level != null && a.reached() != null && a.reached() >= level;
-        if (!far || a.completed() || a.outcome() == null && a.reached() == 4) {
+        if (!far || a.completed() || (a.outcome() == null && a.reached() == 4)) {
             return java.util.Optional.empty();
         }
         String award = family.equals("pin-advance") ? AWARD_OF_ADVANCE.get(a.technique()) : AWARD_OF_FAMILY.get(family);

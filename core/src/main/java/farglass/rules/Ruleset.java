@@ -19,8 +19,8 @@ import java.util.Set;
  * @param recoverMs match time a guard must stand before it counts as recovered
  * @param advantages ladder level from which an attempt that was not completed earns an advantage, by family; empty for none
  * @param nearAdvantage whether a scoring place left before the hold is over earns an advantage
- * @param dgpTop what coming up on top out of a double guard pull earns: {@code advantage} or {@code none}
- * @param penalties what each penalty does, in order: {@code warning}, {@code advantage}, {@code points:2}, {@code loss}
+ * @param dgpTop what coming up on top out of a double guard pull earns: "advantage" or "none"
+ * @param penalties what each penalty does, in order: "warning", "advantage", "points:2", "loss"
  * @param pointsFrom share of the length from which on points count, 0..1
  * @param guardPull points for a guard pull from then on, usually negative; 0 for none
  * @param backPlaces positions that count as the back held
@@ -72,6 +72,6 @@ public record Ruleset(
 
     /** Whether it holds on a day; on an unknown day it does. */
     public boolean validOn(LocalDate day) {
-        return day == null || (from == null || !day.isBefore(from)) && (to == null || !day.isAfter(to));
+        return day == null || ((from == null || !day.isBefore(from)) && (to == null || !day.isAfter(to)));
     }
 }

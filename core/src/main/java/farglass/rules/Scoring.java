@@ -98,7 +98,7 @@ public final class Scoring {
         for (Tag tag : record.tags()) {
             if (tag instanceof Tag.Action a
                     && (a.completed()
-                            || a.outcome() == null && Integer.valueOf(4).equals(a.reached()))
+                            || (a.outcome() == null && Integer.valueOf(4).equals(a.reached())))
                     && lexicon.familyOf(a.technique()).equals("submission")) {
                 return Optional.of(a);
             }
@@ -117,7 +117,7 @@ public final class Scoring {
         for (int i = 0; i < record.tags().size(); i++) {
             Tag tag = record.tags().get(i);
             // the bell itself, and the calls made with it, come at the end and not after it
-            boolean after = tag.t().ms() > end || ended && tag.t().ms() >= end && !(tag instanceof Tag.Call);
+            boolean after = tag.t().ms() > end || (ended && tag.t().ms() >= end && !(tag instanceof Tag.Call));
             if (tag.t().ms() > longest) {
                 late("past-length", i, "comes after the scheduled time has run out. It counts for nothing.");
             } else if (after && !(tag instanceof Tag.End) && !(tag instanceof Tag.Remark)) {
@@ -172,8 +172,8 @@ public final class Scoring {
     }
 
     /** @param column of corner A: 0 points, 2 advantages, 4 penalties; corner B has the one after it */
-    private static void gain(TreeMap<MatchTime, int[]> gains, MatchTime t, Corner who, int column, int value) {
-        gains.computeIfAbsent(t, x -> new int[6])[column + who.ordinal()] += value;
+    private static void gain(Map<MatchTime, int[]> gains, MatchTime t, Corner who, int column, int value) {
+        gains.computeIfAbsent(t, x -> new int[6])[column + (who == Corner.A ? 0 : 1)] += value;
     }
 
     private static Map<Corner, Long> control(List<State> states, long end) {

@@ -288,7 +288,7 @@ public final class MatchMaker {
         private void fail(Tag.Action begun, Technique technique, MatchTime end) {
             double r = rng.nextDouble();
             int reached = r < 0.5 ? 1 : r < 0.82 ? 2 : 3;
-            Outcome outcome = reached == 3 || reached == 2 && rng.nextBoolean()
+            Outcome outcome = reached == 3 || (reached == 2 && rng.nextBoolean())
                     ? Outcome.NEAR
                     : rng.nextDouble() < 0.75 ? Outcome.STUFFED : Outcome.ABANDONED;
             Tag.Action failed = begun.result(outcome, reached, null, end);

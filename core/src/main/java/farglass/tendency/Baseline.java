@@ -113,7 +113,7 @@ public final class Baseline {
         rates.forEach((asked, prior) -> {
             if (whose.stream()
                     .allMatch(w -> w.equals(asked.athlete())
-                            || !times.contains(w) && !tries.get(w).contains(asked.key()))) {
+                            || (!times.contains(w) && !tries.get(w).contains(asked.key())))) {
                 b.rates.put(asked, prior);
             }
         });

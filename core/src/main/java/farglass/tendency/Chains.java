@@ -229,7 +229,7 @@ public final class Chains {
         List<Candidate> order = new ArrayList<>(kept);
         double[] tails =
                 kept.parallelStream().mapToDouble(this::againstIndependence).toArray();
-        Map<Candidate, Double> alone = new IdentityHashMap<>();
+        IdentityHashMap<Candidate, Double> alone = new IdentityHashMap<>();
         for (int i = 0; i < tails.length; i++) {
             alone.put(kept.get(i), tails[i]);
         }
@@ -239,7 +239,7 @@ public final class Chains {
                         Comparator.comparingInt((Candidate c) -> c.in().size()).reversed())
                 .thenComparing(c -> Arrays.toString(c.pattern())));
         List<Candidate> accepted = new ArrayList<>();
-        Map<Candidate, BitSet> holding = new IdentityHashMap<>();
+        IdentityHashMap<Candidate, BitSet> holding = new IdentityHashMap<>();
         for (Candidate c : order) {
             boolean stands = accepted.stream()
                     .allMatch(a -> !shareTwo(a.pattern(), c.pattern()) || standsWithout(c, holding.get(a), limit));

@@ -17,7 +17,7 @@ final class Contents {
     private Map<String, List<Evidence.Act>> ownByFamily;
 
     private Map<String, List<Evidence.Act>> ownByTechnique;
-    private Map<Evidence.Seen, List<Evidence.Act>> actsByMatch;
+    private IdentityHashMap<Evidence.Seen, List<Evidence.Act>> actsByMatch;
     private final List<Evidence.Place> places = new ArrayList<>();
     /** Per place and role: the visits, and the time in every match that has some. */
     private final Map<MatchFacts.Stand, Stand> stands = new LinkedHashMap<>();
@@ -40,7 +40,7 @@ final class Contents {
         for (MatchFacts.Act a : seen.facts().acts()) {
             Evidence.Act act = new Evidence.Act(seen, a.index(), a.action(), a.span(), a.family());
             boolean there =
-                    moment.role() == null || a.span() != null && moment.role().equals(act.role());
+                    moment.role() == null || (a.span() != null && moment.role().equals(act.role()));
             if (there && (everything || seen.counts(a.action().t()))) {
                 acts.add(act);
                 if (act.own()) {
@@ -105,7 +105,7 @@ final class Contents {
 
     /** Visits to the places and roles that are wanted; each is asked about once, not every visit. */
     List<Evidence.Place> places(BiPredicate<String, String> wanted) {
-        Map<Stand, Boolean> known = new IdentityHashMap<>();
+        IdentityHashMap<Stand, Boolean> known = new IdentityHashMap<>();
         for (Stand s : stands.values()) {
             known.put(s, wanted.test(s.where().position(), s.where().role()));
         }
@@ -124,7 +124,7 @@ final class Contents {
 
     /** Time in the places and roles that are counted, for every match that has some. */
     Map<Evidence.Seen, long[]> time(BiPredicate<String, String> counted) {
-        Map<Evidence.Seen, long[]> sum = new IdentityHashMap<>();
+        IdentityHashMap<Evidence.Seen, long[]> sum = new IdentityHashMap<>();
         for (Stand stand : stands.values()) {
             if (counted.test(stand.where().position(), stand.where().role())) {
                 stand.ms().forEach((seen, ms) -> sum.computeIfAbsent(seen, k -> new long[1])[0] += ms[0]);

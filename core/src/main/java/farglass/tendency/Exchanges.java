@@ -82,7 +82,7 @@ public final class Exchanges {
     private static boolean resets(Tag tag) {
         return tag instanceof Tag.Start
                 || tag instanceof Tag.Resume
-                || tag instanceof Tag.Position p && RESETS.contains(p.position());
+                || (tag instanceof Tag.Position p && RESETS.contains(p.position()));
     }
 
     private static void step(Lexicon lexicon, Corner me, Tag tag, int index, String place, List<Step> steps) {

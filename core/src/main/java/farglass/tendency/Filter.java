@@ -73,8 +73,8 @@ public record Filter(
                 && r.kind() != RecordKind.EXCERPT
                 && (attire == null || attire.equals(r.details().attire()))
                 && (ruleset == null || ruleset.equals(r.details().ruleset()))
-                && (from == null || date != null && !date.isBefore(from))
-                && (to == null || date != null && !date.isAfter(to))
+                && (from == null || (date != null && !date.isBefore(from)))
+                && (to == null || (date != null && !date.isAfter(to)))
                 && (matches.isEmpty() || matches.contains(r.id()));
     }
 

@@ -5,6 +5,7 @@ import farglass.stats.Median;
 import farglass.stats.Trial;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
@@ -36,7 +37,7 @@ public final class FinishTree {
     /** One tree per submission, most frequent first. */
     public static List<Node> of(Evidence evidence) {
         Map<String, List<Way>> byLock = new TreeMap<>();
-        Map<Evidence.Seen, List<Exchanges.Exchange>> exchanges = new java.util.IdentityHashMap<>();
+        IdentityHashMap<Evidence.Seen, List<Exchanges.Exchange>> exchanges = new java.util.IdentityHashMap<>();
         for (Exchanges.Exchange e : Exchanges.of(evidence)) {
             exchanges.computeIfAbsent(e.seen(), k -> new ArrayList<>()).add(e);
         }

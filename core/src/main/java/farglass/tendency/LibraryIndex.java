@@ -69,7 +69,7 @@ public final class LibraryIndex {
         LocalDate newest = null;
         for (MatchFacts f : facts) {
             LocalDate date = f.record().details().date();
-            newest = newest == null || date != null && date.isAfter(newest) ? date : newest;
+            newest = newest == null || (date != null && date.isAfter(newest)) ? date : newest;
         }
         return newest;
     }
@@ -131,7 +131,7 @@ public final class LibraryIndex {
                 fresh.add(r);
             }
         }
-        Map<MatchRecord, MatchFacts> made = new IdentityHashMap<>();
+        IdentityHashMap<MatchRecord, MatchFacts> made = new IdentityHashMap<>();
         List<MatchFacts> worked =
                 fresh.parallelStream().map(r -> MatchFacts.of(r, lexicon)).toList();
         for (int i = 0; i < fresh.size(); i++) {

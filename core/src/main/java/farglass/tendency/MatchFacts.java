@@ -151,7 +151,7 @@ public final class MatchFacts {
     }
 
     private static boolean begun(Span s, MatchTime t, int index) {
-        return s.from().compareTo(t) < 0 || s.from().equals(t) && s.tag() < index;
+        return s.from().compareTo(t) < 0 || (s.from().equals(t) && s.tag() < index);
     }
 
     private String family(Tag.Action a) {

@@ -29,8 +29,8 @@ public record Opponents(Set<String> ids, String stance, String grade, Double min
         return (ids.isEmpty() || ids.contains(a.id()))
                 && (stance == null || stance.equals(a.extra().get("stance")))
                 && (grade == null || grade.equals(a.extra().get("grade")))
-                && (minKg == null || kg != null && kg >= minKg)
-                && (maxKg == null || kg != null && kg <= maxKg);
+                && (minKg == null || (kg != null && kg >= minKg))
+                && (maxKg == null || (kg != null && kg <= maxKg));
     }
 
     /** Weight as of the match in kg, or null. */

@@ -47,7 +47,7 @@ public final class Places {
     public static Estimate share(
             Evidence evidence, List<Evidence.Place> places, BiPredicate<String, String> denominator) {
         Map<Evidence.Seen, long[]> whole = evidence.time(denominator);
-        Map<Evidence.Seen, long[]> visits = new IdentityHashMap<>();
+        IdentityHashMap<Evidence.Seen, long[]> visits = new IdentityHashMap<>();
         for (Evidence.Place p : places) {
             long[] sums = visits.computeIfAbsent(p.seen(), k -> new long[2]);
             sums[0] += p.ms();

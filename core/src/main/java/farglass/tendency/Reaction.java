@@ -56,7 +56,7 @@ record Reaction(MatchFacts.Act trigger, String answer, int answeredBy, long dela
             MatchFacts.Act next = acts.get(k);
             long t = next.action().t().ms();
             boolean answers = next.action().by() == reacting && !NO_ANSWER.contains(next.family());
-            if (t > from + WINDOW_MS || t >= cut && t > from) {
+            if (t > from + WINDOW_MS || (t >= cut && t > from)) {
                 break;
             }
             if (answers && t > from) {

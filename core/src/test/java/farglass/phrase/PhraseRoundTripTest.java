@@ -38,7 +38,7 @@ class PhraseRoundTripTest {
             PositionLine line = PositionLine.of(r, LEXICON);
             for (int i = 0; i < r.tags().size(); i++) {
                 Tag tag = r.tags().get(i);
-                if (tag instanceof Tag.Position p && p.position().equals("LCK") || tag instanceof Tag.Body) {
+                if ((tag instanceof Tag.Position p && p.position().equals("LCK")) || tag instanceof Tag.Body) {
                     continue;
                 }
                 String phrase = PhraseWriter.phrase(tag, LEXICON);

@@ -85,7 +85,7 @@ class ClockMapTest {
         long film = rng.nextInt(5000);
         long match = 0;
         for (int i = 0; i < 6; i++) {
-            long length = 1000 + rng.nextInt(30_000);
+            long length = 1000L + rng.nextInt(30_000);
             segments.add(Segment.live(film, film + length, match));
             film += length;
             match += length + rng.nextInt(3000);

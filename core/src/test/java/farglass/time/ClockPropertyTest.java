@@ -20,19 +20,19 @@ class ClockPropertyTest {
         }
         long match = 0;
         for (int i = 0; i < 2 + random.nextInt(5); i++) {
-            long length = 5000 + random.nextInt(60_000);
+            long length = 5000L + random.nextInt(60_000);
             segments.add(Segment.live(film, film + length, match));
             film += length;
             match += length;
             if (random.nextBoolean()) {
-                long wait = 2000 + random.nextInt(20_000);
+                long wait = 2000L + random.nextInt(20_000);
                 segments.add(Segment.blank(film, film + wait, Segment.Kind.STOPPAGE));
                 film += wait;
             } else {
                 match += random.nextBoolean() ? 3000 + random.nextInt(30_000) : 0;
             }
             if (random.nextBoolean()) {
-                long shown = 2000 + random.nextInt(4000);
+                long shown = 2000L + random.nextInt(4000);
                 segments.add(Segment.replay(film, film + 2 * shown, Math.max(0, match - 30_000 - shown), 0.5));
                 film += 2 * shown;
             }
@@ -96,7 +96,7 @@ class ClockPropertyTest {
             long match = random.nextInt(10_000);
             for (int i = 0; i < 1 + random.nextInt(6); i++) {
                 points.add(new SyncPoint(FilmTime.ofMs(film), MatchTime.ofMs(match)));
-                long step = 10_000 + random.nextInt(60_000);
+                long step = 10_000L + random.nextInt(60_000);
                 int kind = random.nextInt(3);
                 film += step;
                 match += kind == 0 ? step : kind == 1 ? step / 2 : step + 8000;

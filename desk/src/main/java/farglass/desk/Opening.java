@@ -12,7 +12,7 @@ import java.util.concurrent.CompletionException;
 
 /** Opens and reads the library while the window system starts: the two take about as long as each other. */
 final class Opening {
-    static final Clock CLOCK = Clock.systemDefaultZone();
+    static final Clock CLOCK = Clock.system(java.time.ZoneId.systemDefault());
     /** Set before JavaFX makes the application object, which takes no arguments of ours. */
     private static volatile CompletableFuture<Opened> begun;
 

@@ -124,7 +124,7 @@ abstract class DeskDriver {
         WaitForAsyncUtils.waitForFxEvents();
     }
 
-    @SuppressWarnings("unchecked")
+    @SuppressWarnings({"unchecked", "TypeParameterUnusedInFormals"})
     <T extends Node> T find(String selector) {
         Node node = scene.lookup(selector);
         assertThat(node).as(selector).isNotNull();

@@ -240,7 +240,7 @@ class MatchupTest extends DeskDriver {
         await("all are solved", LONG, () -> says("#matchup-bracket-page", "too little film for a plan"));
         List<String> before = texts("#matchup-bracket-page");
         onFx(() -> {
-            ((javafx.scene.control.Spinner<Integer>) scene.lookup("#chance-brisa-tolendt"))
+            this.<javafx.scene.control.Spinner<Integer>>find("#chance-brisa-tolendt")
                     .getValueFactory()
                     .setValue(100);
             return null;

@@ -62,7 +62,7 @@ class NoAssignmentTest extends DeskDriver {
         choose();
         List<MatchRecord> theirs =
                 desk.matches().stream().filter(r -> r.cornerOf(WHO).isPresent()).toList();
-        ListView<List<?>> tides = onFx(() -> (ListView<List<?>>) scene.lookup(".tides"));
+        ListView<List<?>> tides = onFx(() -> this.<ListView<List<?>>>find(".tides"));
         await(
                 "all matches",
                 () -> tides.getItems().stream().mapToInt(List::size).sum() == theirs.size());

@@ -169,7 +169,7 @@ class ProfilePagesTest extends DeskDriver {
         fire("#page-CHART");
         await("the chart", () -> scene.lookup("#chart-other") != null);
         onFx(() -> {
-            ((ComboBox<String>) this.<ComboBox<String>>find("#chart-other")).setValue("odile-marrowen");
+            this.<ComboBox<String>>find("#chart-other").setValue("odile-marrowen");
             return null;
         });
         await(
@@ -230,7 +230,7 @@ class ProfilePagesTest extends DeskDriver {
         fire("#attire-all");
         await("all again", () -> shows("#station-profile", "12 matches"));
         onFx(() -> {
-            ((ComboBox<String>) this.<ComboBox<String>>find("#filter-set")).setValue("without the gi");
+            this.<ComboBox<String>>find("#filter-set").setValue("without the gi");
             return null;
         });
         await("the set alone", () -> shows("#station-profile", "3 matches"));

@@ -30,8 +30,6 @@ public final class FilmFile implements AutoCloseable {
     /** Earlier key frames that are tried before a frame is taken for damaged. */
     private static final int EARLIER_KEYS = 3;
 
-    private static final BooleanSupplier NEVER = () -> false;
-
     private final Path path;
     private final FrameSource source;
     private final FrameIndex index;
@@ -47,7 +45,7 @@ public final class FilmFile implements AutoCloseable {
     /** The key frame that was decoded from: what is shown before it may be made of what was not decoded. */
     private int first;
 
-    private BooleanSupplier interrupt = NEVER;
+    private BooleanSupplier interrupt = FilmFile::never;
 
     private FilmFile(Path path, FrameSource source, FrameIndex index, FilmInfo info, long windowBytes) {
         this.path = path;
@@ -64,7 +62,7 @@ public final class FilmFile implements AutoCloseable {
      * @throws FilmException when the file is missing, is not a film, has no picture, or cannot be decoded
      */
     public static FilmFile open(Path path) throws FilmException {
-        return open(path, NEVER);
+        return open(path, FilmFile::never);
     }
 
     /** @param cancelled asked now and then while the file is read; when true, opening stops with an exception */
@@ -154,14 +152,14 @@ public final class FilmFile implements AutoCloseable {
             }
             return found != null;
         } finally {
-            interrupt = NEVER;
+            interrupt = FilmFile::never;
         }
     }
 
     /** Whether a frame can be had at once: it is in memory, or a few frames ahead of the decoder. */
     public boolean near(int frame) {
         return window.containsKey(frame)
-                || next >= 0 && frame >= next && frame - next <= NEAR_FRAMES
+                || (next >= 0 && frame >= next && frame - next <= NEAR_FRAMES)
                 || frame - index.keyBefore(frame) <= NEAR_FRAMES;
     }
 
@@ -295,5 +293,9 @@ public final class FilmFile implements AutoCloseable {
             i.remove();
         }
         converter.close();
+    }
+
+    private static boolean never() {
+        return false;
     }
 }

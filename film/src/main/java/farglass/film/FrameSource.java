@@ -142,7 +142,7 @@ final class FrameSource implements AutoCloseable {
         if (packets.timed()) {
             boolean jumps = packets.jumps(msPerTick);
             FrameIndex byTime = shownByTime(packets.times(true, msPerTick), msPerTick);
-            if (trusted() || !jumps && agrees(byTime)) {
+            if (trusted() || (!jumps && agrees(byTime))) {
                 return byTime;
             }
             if (jumps && agrees(byTime)) {

@@ -143,7 +143,7 @@ final class PacketTable {
             long clock = dts[i] != NONE ? dts[i] : pts[i];
             if (clock != NONE && last != NONE) {
                 long by = clock + shift - last;
-                if (by < 0 && -by * msPerTick > LONGEST_STEP_MS / 60 || by * msPerTick > LONGEST_STEP_MS) {
+                if ((by < 0 && -by * msPerTick > LONGEST_STEP_MS / 60) || by * msPerTick > LONGEST_STEP_MS) {
                     shift = last + step - clock;
                 } else if (by > 0) {
                     step = by;

@@ -401,6 +401,7 @@ public final class Player implements AutoCloseable {
     }
 
     /** The frame the clock asks for now; waits a moment and gives -1 when the present one still stands. */
+    @SuppressWarnings("WaitNotInLoop") // the loop is that of nextFrame
     private int dueFrame(FilmFile opened) throws InterruptedException {
         long filmMs = anchorMs + (long) ((nanos.getAsLong() - anchorNanos) * speed / NANOS_PER_MS);
         if (loop != null && filmMs >= loop.to().ms()) {

@@ -30,7 +30,7 @@ public final class Samples {
     public static short[] shorts(byte[] bytes, int length) {
         short[] samples = new short[length / 2];
         for (int i = 0; i < samples.length; i++) {
-            samples[i] = (short) (bytes[2 * i] & 0xff | bytes[2 * i + 1] << 8);
+            samples[i] = (short) ((bytes[2 * i] & 0xff) | bytes[2 * i + 1] << 8);
         }
         return samples;
     }

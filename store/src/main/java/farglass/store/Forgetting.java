@@ -208,7 +208,8 @@ public record Forgetting(
         h.createQuery("SELECT name, text FROM setting ORDER BY name")
                 .map((row, context) -> new String[] {row.getString(1), row.getString(2)})
                 .forEach(s -> {
-                    boolean of = matches.stream().anyMatch(id -> s[0].endsWith(id) || book(s[0]) && s[1].contains(id));
+                    boolean of =
+                            matches.stream().anyMatch(id -> s[0].endsWith(id) || (book(s[0]) && s[1].contains(id)));
                     if (of
                             || s[1].contains("\"" + athlete + "\"")
                             || !traces.document(s[1]).equals(s[1])) {

@@ -165,9 +165,11 @@ class LibraryFaultsTest {
     void readingAnOldLibraryDoesNotChangeIt() throws Exception {
         try (var c = java.sql.DriverManager.getConnection("jdbc:sqlite:" + file());
                 var s = c.createStatement()) {
-            for (String one : new String(LibraryTest.class
-                            .getResourceAsStream("release-1.sql")
-                            .readAllBytes())
+            for (String one : new String(
+                            LibraryTest.class
+                                    .getResourceAsStream("release-1.sql")
+                                    .readAllBytes(),
+                            java.nio.charset.StandardCharsets.UTF_8)
                     .split(";\\s*\n")) {
                 if (!one.isBlank()) {
                     s.execute(one);

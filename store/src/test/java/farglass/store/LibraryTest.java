@@ -253,7 +253,8 @@ class LibraryTest {
         try (Connection c = connection();
                 Statement s = c.createStatement()) {
             String schema = new String(
-                    LibraryTest.class.getResourceAsStream("release-1.sql").readAllBytes());
+                    LibraryTest.class.getResourceAsStream("release-1.sql").readAllBytes(),
+                    java.nio.charset.StandardCharsets.UTF_8);
             for (String one : schema.split(";\\s*\n")) {
                 if (!one.isBlank()) {
                     s.execute(one);

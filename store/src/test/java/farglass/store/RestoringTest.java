@@ -61,7 +61,7 @@ class RestoringTest {
 
     @Test
     void aLibraryThatCannotBeReadIsKeptByteForByteAndReplaced() throws Exception {
-        byte[] rubbish = "gone".repeat(3000).getBytes();
+        byte[] rubbish = "gone".repeat(3000).getBytes(java.nio.charset.StandardCharsets.UTF_8);
         Files.write(file, rubbish);
         assertThat(new Restoring(file, backup, Samples.NOON).difference().matches())
                 .hasSize(2);

@@ -201,7 +201,10 @@ public final class AssignmentStation implements Station, Keys.Bound {
         selected().ifPresent(r -> showForm(r, null));
     }
 
-    /** @param r match to change, or null for a new one; @param film film of a new one, or null */
+    /**
+     * @param r match to change, or null for a new one
+     * @param film film of a new one, or null
+     */
     private void showForm(MatchRecord r, Path film) {
         MatchForm form = new MatchForm(desk, r, film, this::closeForm, added -> {
             closeForm();

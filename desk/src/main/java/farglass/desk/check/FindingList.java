@@ -17,13 +17,11 @@ import javafx.scene.layout.VBox;
 /** What is doubtful, one under the other: how bad, when, what, and what would put it right. */
 final class FindingList {
     private final ListView<Finding> list = new ListView<>();
-    private final Consumer<Finding> picked;
     private boolean filling;
     private int place = -1;
     private String shownMatch;
 
     FindingList(Consumer<Finding> picked) {
-        this.picked = picked;
         list.setId("findings");
         list.getStyleClass().addAll("record", "findings");
         list.setPlaceholder(Ui.empty(Words.of("check.none")));

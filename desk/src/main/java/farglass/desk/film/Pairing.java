@@ -37,7 +37,7 @@ final class Pairing {
             return Optional.empty();
         }
         PairSide here = side(r, m);
-        if (held == null || held.film().equals(here.film()) && held.at().equals(here.at())) {
+        if (held == null || (held.film().equals(here.film()) && held.at().equals(here.at()))) {
             held = here;
             desk.notices().done(Words.of("pair.held"));
             return Optional.empty();

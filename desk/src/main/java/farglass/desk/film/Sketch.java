@@ -150,7 +150,8 @@ final class Sketch extends Marks {
         FilmView.Moment m = film.moment().get();
         putAway();
         boolean small = mark == null
-                || mark.kind() != Drawing.Kind.TEXT && Math.hypot(mark.x2() - mark.x1(), mark.y2() - mark.y1()) < 0.01;
+                || (mark.kind() != Drawing.Kind.TEXT
+                        && Math.hypot(mark.x2() - mark.x1(), mark.y2() - mark.y1()) < 0.01);
         if (!small && m != null) {
             change(f -> Drawings.add(f, m.time(), mark));
         }

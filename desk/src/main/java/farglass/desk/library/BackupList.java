@@ -43,7 +43,7 @@ final class BackupList extends ListView<Backups.Backup> {
 
     /** Whether a backup was looked through and found bad. */
     boolean bad(Backups.Backup b) {
-        return !b.whole() || verified.containsKey(b) && !verified.get(b).good();
+        return !b.whole() || (verified.containsKey(b) && !verified.get(b).good());
     }
 
     static String size(long bytes) {

@@ -7,7 +7,6 @@ import farglass.desk.shell.Words;
 import farglass.matchup.Exit;
 import farglass.matchup.Meeting;
 import farglass.matchup.MeetingWriter;
-import farglass.matchup.Model;
 import farglass.matchup.Place;
 import farglass.matchup.Proposal;
 import java.util.List;
@@ -72,11 +71,11 @@ final class ExchangeDetail extends VBox {
             if (exits.isEmpty()) {
                 rows.getChildren().add(Ui.label(Words.of("matchup.nothing"), "soft"));
             }
-            exits.stream().limit(SHOWN).forEach(e -> rows.getChildren().add(row(m.model(), e, w)));
+            exits.stream().limit(SHOWN).forEach(e -> rows.getChildren().add(row(e, w)));
         }
     }
 
-    private Node row(Model m, Exit e, MeetingWriter w) {
+    private Node row(Exit e, MeetingWriter w) {
         Meeting.Ranges r = model.ranges(e);
         boolean barred =
                 e.ours() && desk.plan().get().approach().wishes().barred().contains(e.technique());

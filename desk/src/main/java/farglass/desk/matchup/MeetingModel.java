@@ -19,6 +19,7 @@ import farglass.work.meeting.MeetingService;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.concurrent.atomic.AtomicLong;
 import javafx.application.Platform;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
@@ -42,7 +43,7 @@ public final class MeetingModel {
     private Meeting fitted;
     private Asked fittedFor;
     private Asked current;
-    private volatile long round;
+    private final AtomicLong round = new AtomicLong();
     private boolean watched;
 
     /** What a meeting depends on. */
@@ -113,8 +114,7 @@ public final class MeetingModel {
         }
         boolean other = current == null || !now.sameFit(current);
         current = now;
-        round++;
-        long mine = round;
+        long mine = round.incrementAndGet();
         if (other) {
             glance.set(null);
             proposal.set(null);
@@ -159,7 +159,7 @@ public final class MeetingModel {
     }
 
     private void firstDone(First f, long mine) {
-        if (mine != round) {
+        if (mine != round.get()) {
             return;
         }
         if (f.glance() == null) {
@@ -185,7 +185,7 @@ public final class MeetingModel {
     }
 
     private void wholeDone(Whole whole, long mine) {
-        if (mine != round) {
+        if (mine != round.get()) {
             return;
         }
         Proposal p = whole.proposal();
@@ -193,13 +193,16 @@ public final class MeetingModel {
         proposal.set(p);
         state.set(Words.of("meeting.drawing"));
         desk.tasks().longTask(Words.of("meeting.draws"), (progress, cancelled) -> {
-            Uncertainty u = mine != round
+            Uncertainty u = mine != round.get()
                     ? null
                     : Uncertainty.of(
-                            p.solved().meeting(), SEED, progress, () -> cancelled.getAsBoolean() || mine != round);
+                            p.solved().meeting(),
+                            SEED,
+                            progress,
+                            () -> cancelled.getAsBoolean() || mine != round.get());
             Proposal sure = u == null ? null : Proposal.of(p.solved(), u);
             Platform.runLater(() -> {
-                if (mine == round) {
+                if (mine == round.get()) {
                     proposal.set(sure == null ? p : sure);
                     state.set(sure == null ? Words.of("meeting.stopped") : "");
                     // what was stopped is begun anew when a station looks again

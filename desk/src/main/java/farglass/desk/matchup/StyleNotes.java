@@ -18,11 +18,7 @@ import java.util.ArrayList;
 import java.util.List;
 import javafx.scene.layout.VBox;
 
-/**
- * What no rate says: each one's sides, first grips and openings, and how they met before.
- *
- * @param lines by heading
- */
+/** What no rate says, in lines: each one's sides, first grips and openings, and how they met before. */
 record StyleNotes(List<String> sides, List<String> grips, List<String> history) {
     private static final long SEED = 1;
     private static final int TOLD = 6;

@@ -219,7 +219,7 @@ public final class PhraseLine extends VBox {
 
     private void confirm() {
         String text = field.getText().strip();
-        if (last != null && last.complete() || text.startsWith("clock")) {
+        if ((last != null && last.complete()) || text.startsWith("clock")) {
             List<Tag> tags = last == null ? List.of() : last.tags();
             field.clear();
             keep.accept(text, tags);

@@ -43,7 +43,11 @@ final class ConductPage extends HBox {
     private final VBox rows = new VBox(10);
     private final ClipView clip;
 
-    /** How a clause was kept before. @param last in the last meeting of the two; null when they have not met */
+    /**
+     * How a clause was kept before.
+     *
+     * @param last in the last meeting of the two; null when they have not met
+     */
     private record Past(Kept all, Kept last, MatchRecord met) {}
 
     ConductPage(Desk desk, MeetingModel model, Consumer<String> toFilm) {
@@ -98,7 +102,7 @@ final class ConductPage extends HBox {
         check.setText(Words.of("plan.conduct.checking"));
         past("clause-check", p, Map.of("", r.measure()), past -> {
             if (typed.equals(text.getText().strip())) {
-                check.setText(words(past.get(""), p));
+                check.setText(words(past.get("")));
             }
         });
     }
@@ -186,7 +190,7 @@ final class ConductPage extends HBox {
                 ? Words.of(
                         "plan.conduct.not",
                         ClauseReader.read(c.text(), desk.lexicon()).problem())
-                : words(past, p);
+                : words(past);
         return new VBox(1, head, Ui.label(where, "claim-interval"), Ui.prose(words, "claim-notes"));
     }
 
@@ -199,7 +203,7 @@ final class ConductPage extends HBox {
         }
     }
 
-    private String words(Past past, Plan p) {
+    private String words(Past past) {
         MeetingWriter w = model.writer();
         Kept all = past.all();
         List<String> parts = new ArrayList<>();

@@ -241,14 +241,13 @@ public final class ProfileStation implements Station, Keys.Bound, Deeds {
         String key = "page." + here;
         question.setText(asked == null ? desk.claimWriter().question(key, surname(who)) : asked);
         name.setText(asked == null ? desk.claimWriter().name(key) : Words.of("ask.heading"));
-        List<MatchRecord> records = List.copyOf(desk.matches());
         Filter filter = filters.filter();
-        run(asked == null ? work(here, records, who, filter) : answerTo(asked, records, who, filter));
+        run(asked == null ? work(here, who, filter) : answerTo(asked, who, filter));
         desk.tasks().query("profile-basis", () -> profiles.evidence(who, filter), this::showBasis, this::failed);
     }
 
     /** Gives what to show once it has been worked out. */
-    private Callable<Runnable> work(String here, List<MatchRecord> records, String who, Filter filter) {
+    private Callable<Runnable> work(String here, String who, Filter filter) {
         return switch (here) {
             case PageRail.CLAIMS ->
                 () -> {
@@ -298,7 +297,7 @@ public final class ProfileStation implements Station, Keys.Bound, Deeds {
         };
     }
 
-    private Callable<Runnable> answerTo(String text, List<MatchRecord> records, String who, Filter filter) {
+    private Callable<Runnable> answerTo(String text, String who, Filter filter) {
         Asked read = Asked.read(text, desk.lexicon(), desk.athletes(), filter);
         return () -> {
             Answer answer = profiles.answer(who, read);
@@ -454,7 +453,6 @@ public final class ProfileStation implements Station, Keys.Bound, Deeds {
         if (who == null) {
             return;
         }
-        List<MatchRecord> records = List.copyOf(desk.matches());
         Filter filter = filters.filter();
         desk.tasks()
                 .query(

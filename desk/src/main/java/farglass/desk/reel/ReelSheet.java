@@ -16,10 +16,8 @@ import java.nio.file.Path;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Collections;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
-import java.util.Map;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.CheckBox;
@@ -46,8 +44,6 @@ public final class ReelSheet extends StackPane {
     private final VBox rows = new VBox(2);
     private final Label told = Ui.label("", "soft");
     private final List<Cut> cuts = new ArrayList<>();
-    /** Which films are there, asked once for each. */
-    private final Map<String, Boolean> there = new HashMap<>();
 
     private String lastTitle = "";
 

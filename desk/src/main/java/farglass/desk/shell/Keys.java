@@ -111,7 +111,7 @@ public final class Keys {
         if (plain && (code.isLetterKey() || code.isDigitKey())) {
             return Optional.of(Words.of("keys.letters"));
         }
-        boolean kept = code == KeyCode.F1 || e.isControlDown() && code.isDigitKey();
+        boolean kept = code == KeyCode.F1 || (e.isControlDown() && code.isDigitKey());
         KeyCombination next = combination(e);
         Optional<String> holder = bindings.stream()
                 .filter(b -> b.keys.equals(next) && !b.id.equals(id))

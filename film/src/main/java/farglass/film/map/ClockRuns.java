@@ -47,7 +47,7 @@ final class ClockRuns {
             }
             long q = i < ms.length ? shownFrom(seconds, track.down(), lengthMs) : 0;
             double nextLo = i < ms.length ? Math.max(lo, ms[i] - q - 1000.0) : 0;
-            double nextHi = i < ms.length ? Math.min(hi, ms[i] - q) : 0;
+            double nextHi = i < ms.length ? Math.min(hi, (double) (ms[i] - q)) : 0;
             boolean goesOn = from >= 0 && i < ms.length && nextLo <= nextHi + LOOSE_MS && q >= shown;
             if (goesOn) {
                 lo = nextLo;

@@ -64,7 +64,7 @@ final class ClockTrack {
                 double match = s.fromMs() - run.offsetMs();
                 double phase = Math.floorMod(Math.round(match), 1000L);
                 boolean inside = s.fromMs() >= scan.ms()[run.from()] && s.fromMs() <= scan.ms()[run.to()];
-                if (!inside || phase > 1000 - EDGE_MS || phase < EDGE_MS && s.toMs() - s.fromMs() < EDGE_MS) {
+                if (!inside || phase > 1000 - EDGE_MS || (phase < EDGE_MS && s.toMs() - s.fromMs() < EDGE_MS)) {
                     continue;
                 }
                 long begun = (long) Math.floor((match + EDGE_MS) / 1000);

@@ -283,7 +283,7 @@ final class DigitBook {
             for (int i = 0; i < s.names().length; i++) {
                 int digit = naming[s.names()[i]];
                 int fromRight = s.names().length - 1 - i;
-                if (digit < 0 || fromRight == 1 && digit > 5) {
+                if (digit < 0 || (fromRight == 1 && digit > 5)) {
                     return -1;
                 }
                 value += digit * (fromRight == 0 ? 1 : fromRight == 1 ? 10 : fromRight == 2 ? 60 : 600);

@@ -30,7 +30,7 @@ public record Clip(
         if (to.compareTo(from) <= 0) {
             throw new IllegalArgumentException("clip must end (" + to + ") after it begins (" + from + ")");
         }
-        if ((slowFrom == null) != (slowTo == null) || slowFrom != null && slowTo.compareTo(slowFrom) <= 0) {
+        if ((slowFrom == null) != (slowTo == null) || (slowFrom != null && slowTo.compareTo(slowFrom) <= 0)) {
             throw new IllegalArgumentException(
                     "slow part (" + slowFrom + " to " + slowTo + ") must be both or neither");
         }

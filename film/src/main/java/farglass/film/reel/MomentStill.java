@@ -48,7 +48,7 @@ public final class MomentStill {
                     return Optional.of(image);
                 } catch (FilmException e) {
                     // a page without this picture is better than no page; the next film may be whole
-                    continue;
+
                 }
             }
         }

@@ -191,7 +191,7 @@ class FootageTest {
         double[] heights = new double[2];
         for (Corner holder : Corner.values()) {
             MatchRecord r = record(Tag.Position.of(s(0), "MNT", holder, null), new Tag.End(s(20), TagInfo.NONE));
-            heights[holder.ordinal()] = middle(still(r, live, 5000), 0x2f5fa8);
+            heights[holder == Corner.A ? 0 : 1] = middle(still(r, live, 5000), 0x2f5fa8);
         }
         // the athlete in blue is a: higher in the picture (smaller y) when holding
         assertThat(heights[0]).isLessThan(heights[1] - 5);

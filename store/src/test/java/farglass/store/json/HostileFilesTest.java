@@ -168,7 +168,7 @@ class HostileFilesTest {
     void aBrokenLibraryFileIsLeftAsItIs() throws IOException {
         Path file = Files.writeString(folder.resolve("x.farglass"), "no library at all");
         try (Library l = Library.open(file, Clock.systemUTC())) {
-            throw new AssertionError("opened " + l);
+            throw new AssertionError("opened " + l.file());
         } catch (LibraryException e) {
             assertThat(e.getMessage()).contains("left as it is");
         }

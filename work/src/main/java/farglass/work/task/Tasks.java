@@ -188,7 +188,7 @@ public final class Tasks implements AutoCloseable {
             work.run(
                     share -> show(new Running(name, share)),
                     () -> cancelled
-                            || closing && !export
+                            || (closing && !export)
                             || Thread.currentThread().isInterrupted());
             if (export && cancelled) {
                 results.execute(() -> stopped.accept(name));
