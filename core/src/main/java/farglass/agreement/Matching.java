@@ -40,22 +40,22 @@ public record Matching(List<Pair> pairs, List<Integer> onlyFirst, List<Integer> 
     /** How many pairs agree in a field, and how many do not. */
     public record Field(int agree, int differ) {}
 
-    private static final Map<String, Function<Tag.Action, Object>> ACTION = new LinkedHashMap<>();
-    private static final Map<String, Function<Tag.Position, Object>> POSITION = new LinkedHashMap<>();
+    /** A field that two taggers may differ in. */
+    private record Compared<T extends Tag>(String field, Function<T, Object> value) {}
 
-    static {
-        ACTION.put("technique", Tag.Action::technique);
-        ACTION.put("sides", Tag.Action::sides);
-        ACTION.put("outcome", Tag.Action::outcome);
-        ACTION.put("reached", Tag.Action::reached);
-        ACTION.put("to", Tag.Action::to);
-        ACTION.put("answer", Tag.Action::answer);
-        POSITION.put("position", Tag.Position::position);
-        POSITION.put("holder", Tag.Position::holder);
-        POSITION.put("guard", Tag.Position::guard);
-        POSITION.put("side", Tag.Position::side);
-        POSITION.put("cause", Tag.Position::cause);
-    }
+    private static final List<Compared<Tag.Action>> ACTION = List.of(
+            new Compared<>("technique", Tag.Action::technique),
+            new Compared<>("sides", Tag.Action::sides),
+            new Compared<>("outcome", Tag.Action::outcome),
+            new Compared<>("reached", Tag.Action::reached),
+            new Compared<>("to", Tag.Action::to),
+            new Compared<>("answer", Tag.Action::answer));
+    private static final List<Compared<Tag.Position>> POSITION = List.of(
+            new Compared<>("position", Tag.Position::position),
+            new Compared<>("holder", Tag.Position::holder),
+            new Compared<>("guard", Tag.Position::guard),
+            new Compared<>("side", Tag.Position::side),
+            new Compared<>("cause", Tag.Position::cause));
 
     /** Attempts: the same athlete, the same family. */
     static Matching ofAttempts(MatchRecord first, MatchRecord second, long toleranceMs, Lexicon lexicon) {
@@ -79,12 +79,12 @@ public record Matching(List<Pair> pairs, List<Integer> onlyFirst, List<Integer> 
             long toleranceMs,
             Class<T> type,
             Function<T, String> kind,
-            Map<String, Function<T, Object>> compared) {
+            List<Compared<T>> compared) {
         List<Integer> mine = indices(first, type::isInstance);
         List<Integer> theirs = indices(second, type::isInstance);
-        BiFunction<T, T, List<String>> differing = (x, y) -> compared.entrySet().stream()
-                .filter(f -> !Objects.equals(f.getValue().apply(x), f.getValue().apply(y)))
-                .map(Map.Entry::getKey)
+        BiFunction<T, T, List<String>> differing = (x, y) -> compared.stream()
+                .filter(f -> !Objects.equals(f.value().apply(x), f.value().apply(y)))
+                .map(Compared::field)
                 .toList();
         List<Candidate> candidates = new ArrayList<>();
         for (int i : mine) {
@@ -103,7 +103,8 @@ public record Matching(List<Pair> pairs, List<Integer> onlyFirst, List<Integer> 
         }
         pairs.sort(java.util.Comparator.comparingInt(Pair::first));
         Map<String, Field> fields = new LinkedHashMap<>();
-        for (String field : compared.keySet()) {
+        for (Compared<T> c : compared) {
+            String field = c.field();
             int differ = (int)
                     pairs.stream().filter(p -> p.differing().contains(field)).count();
             fields.put(field, new Field(pairs.size() - differ, differ));

@@ -4,7 +4,6 @@ import farglass.stats.Estimate;
 import farglass.stats.SideBias;
 import farglass.stats.Trial;
 import farglass.tendency.Level;
-import java.util.EnumSet;
 import java.util.List;
 import java.util.Set;
 
@@ -82,7 +81,7 @@ public record Claim(
         COUNT
     }
 
-    private static final Set<Topic> WORKS = EnumSet.of(Topic.TECHNIQUE, Topic.FINISH, Topic.LADDER);
+    private static final Set<Topic> WORKS = Set.of(Topic.TECHNIQUE, Topic.FINISH, Topic.LADDER);
 
     public Claim {
         args = List.copyOf(args);

@@ -6,7 +6,6 @@ import farglass.stats.Estimate;
 import farglass.tendency.LibraryIndex;
 import java.util.ArrayList;
 import java.util.Comparator;
-import java.util.EnumSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -20,7 +19,7 @@ import java.util.Set;
  */
 public record Comparison(List<Row> rows, List<MatchRecord> meetings) {
     private static final Set<Claim.Unit> COMPARED =
-            EnumSet.of(Claim.Unit.SHARE, Claim.Unit.TIME_SHARE, Claim.Unit.PER_TEN_MINUTES, Claim.Unit.TIME);
+            Set.of(Claim.Unit.SHARE, Claim.Unit.TIME_SHARE, Claim.Unit.PER_TEN_MINUTES, Claim.Unit.TIME);
 
     public Comparison {
         rows = List.copyOf(rows);

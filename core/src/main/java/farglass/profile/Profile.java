@@ -15,7 +15,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.concurrent.atomic.AtomicInteger;
-import java.util.function.Function;
 import java.util.stream.IntStream;
 
 /**
@@ -66,24 +65,6 @@ public record Profile(String athlete, String name, Evidence evidence, Map<Questi
         return List.copyOf(order);
     }
 
-    private static final Map<Question, Function<Inquiry, Page>> ASKED = new EnumMap<>(Question.class);
-
-    static {
-        ASKED.put(Question.GUARDS, GuardsPage::of);
-        ASKED.put(Question.PASSING, PassingPage::of);
-        ASKED.put(Question.TAKEDOWNS, TakedownsPage::of);
-        ASKED.put(Question.FINISHES, FinishesPage::of);
-        ASKED.put(Question.REACTIONS, ReactionsPage::of);
-        ASKED.put(Question.CHAINS, ChainsPage::of);
-        ASKED.put(Question.WHEN, WhenPage::of);
-        ASKED.put(Question.ERRORS, ErrorsPage::of);
-        ASKED.put(Question.THEN_AND_NOW, ThenAndNowPage::of);
-        ASKED.put(Question.NOT_SEEN, NotSeenPage::of);
-        ASKED.put(Question.MATTERS, MattersPage::of);
-        ASKED.put(Question.PATIENCE, PatiencePage::of);
-        ASKED.put(Question.SAYS, SaysPage::of);
-    }
-
     public Profile {
         claims = List.copyOf(claims);
         pages = Map.copyOf(pages);
@@ -114,7 +95,7 @@ public record Profile(String athlete, String name, Evidence evidence, Map<Questi
                 .parallel()
                 .forEach(core -> {
                     for (int i = next.getAndIncrement(); i < made.length; i = next.getAndIncrement()) {
-                        made[i] = ASKED.get(LONGEST_FIRST.get(i)).apply(q);
+                        made[i] = page(LONGEST_FIRST.get(i), q);
                     }
                 });
         return made;
@@ -122,7 +103,7 @@ public record Profile(String athlete, String name, Evidence evidence, Map<Questi
 
     /** One page alone: what an open page needs when a tag has changed. */
     public static Page page(LibraryIndex index, String athlete, Filter filter, long seed, Question question) {
-        return ASKED.get(question).apply(inquiry(index, athlete, filter, seed));
+        return page(question, inquiry(index, athlete, filter, seed));
     }
 
     static Inquiry inquiry(LibraryIndex index, String athlete, Filter filter, long seed) {
@@ -170,5 +151,23 @@ public record Profile(String athlete, String name, Evidence evidence, Map<Questi
 
     public List<Claim> graded(Grade grade) {
         return claims.stream().filter(c -> c.estimate().grade() == grade).toList();
+    }
+
+    private static Page page(Question question, Inquiry q) {
+        return switch (question) {
+            case GUARDS -> GuardsPage.of(q);
+            case PASSING -> PassingPage.of(q);
+            case TAKEDOWNS -> TakedownsPage.of(q);
+            case FINISHES -> FinishesPage.of(q);
+            case REACTIONS -> ReactionsPage.of(q);
+            case CHAINS -> ChainsPage.of(q);
+            case WHEN -> WhenPage.of(q);
+            case ERRORS -> ErrorsPage.of(q);
+            case THEN_AND_NOW -> ThenAndNowPage.of(q);
+            case NOT_SEEN -> NotSeenPage.of(q);
+            case MATTERS -> MattersPage.of(q);
+            case PATIENCE -> PatiencePage.of(q);
+            case SAYS -> SaysPage.of(q);
+        };
     }
 }

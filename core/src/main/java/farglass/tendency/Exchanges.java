@@ -7,9 +7,7 @@ import farglass.match.Tag;
 import farglass.time.MatchTime;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
 import java.util.Set;
-import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Predicate;
 
 /**
@@ -20,10 +18,6 @@ public final class Exchanges {
     private static final Set<String> RESETS = Set.of("STD", "CLN", "DGP");
     private static final Set<String> ENTERED = Set.of("pin", "back-turtle", "lock");
     private static final Set<String> NOT_TRIED = Set.of("grip");
-    /** Symbols by code: one text each, however often it occurs, because they are looked up all the time. */
-    private static final Map<String, String> OWN = new ConcurrentHashMap<>();
-
-    private static final Map<String, String> OTHER = new ConcurrentHashMap<>();
 
     private Exchanges() {}
 
@@ -38,7 +32,8 @@ public final class Exchanges {
      */
     public record Step(boolean own, String code, int tag, String place, String symbol) {
         Step(boolean own, String code, int tag, String place) {
-            this(own, code, tag, place, (own ? OWN : OTHER).computeIfAbsent(code, c -> (own ? "self " : "other ") + c));
+            // one text each, however often it occurs, because they are looked up all the time
+            this(own, code, tag, place, ((own ? "self " : "other ") + code).intern());
         }
     }
 
