@@ -1,6 +1,7 @@
 package farglass.ask;
 
 import farglass.match.RecordKind;
+import farglass.match.Role;
 import farglass.match.Side;
 import farglass.tendency.Filter;
 import farglass.tendency.Moment;
@@ -61,9 +62,9 @@ final class AskWords {
         m.put("early", f -> f.moment(f.moment().clock(Moment.Part.FIRST_THIRD)));
         m.put("late", f -> f.moment(f.moment().clock(Moment.Part.LAST_THIRD)));
         m.put("last two minutes", f -> f.moment(f.moment().clock(Moment.Part.LAST_TWO_MINUTES)));
-        m.put("on top", f -> f.moment(f.moment().role("holder")));
-        m.put("as guard", f -> f.moment(f.moment().role("guard")));
-        m.put("underneath", f -> f.moment(f.moment().role("under")));
+        m.put("on top", f -> f.moment(f.moment().role(Role.HOLDER)));
+        m.put("as guard", f -> f.moment(f.moment().role(Role.GUARD)));
+        m.put("underneath", f -> f.moment(f.moment().role(Role.UNDER)));
         m.put("with rounds", f -> f.kinds(Set.of(RecordKind.MATCH, RecordKind.ROUND)));
         m.put("in training", f -> f.kinds(Set.of(RecordKind.ROUND)));
         return Collections.unmodifiableMap(m);

@@ -2,6 +2,8 @@ package farglass.chart;
 
 import farglass.lexicon.Lexicon;
 import farglass.lexicon.Position;
+import farglass.match.Role;
+import farglass.match.Situation;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -16,16 +18,16 @@ public final class ChartPlan {
     private static final double APART_Y = 0.034;
     private static final int ROUNDS = 400;
 
-    private final Map<String, double[]> spots = new LinkedHashMap<>();
+    private final Map<Situation, double[]> spots = new LinkedHashMap<>();
 
     public ChartPlan(Lexicon lexicon) {
         for (Position p : lexicon.positions()) {
             if (p.neutral()) {
-                spots.put(key(p.code(), "neutral"), spot(p, 0));
+                spots.put(new Situation(p.code(), Role.NEUTRAL), spot(p, 0));
             }
             if (p.holder() || p.guard()) {
-                spots.put(key(p.code(), "holder"), spot(p, above(p)));
-                spots.put(key(p.code(), p.guard() ? "guard" : "under"), spot(p, -above(p)));
+                spots.put(new Situation(p.code(), Role.HOLDER), spot(p, above(p)));
+                spots.put(new Situation(p.code(), p.guard() ? Role.GUARD : Role.UNDER), spot(p, -above(p)));
             }
         }
         spread();
@@ -34,10 +36,6 @@ public final class ChartPlan {
     /** Guards of equal standing lie a little below the middle for the one who plays them. */
     private static double above(Position p) {
         return p.guard() ? Math.max(0.12, p.value() + 0.12) : Math.max(0.06, p.value());
-    }
-
-    static String key(String position, String role) {
-        return position + " " + role;
     }
 
     private static double[] spot(Position p, double value) {
@@ -84,10 +82,10 @@ public final class ChartPlan {
     }
 
     /** Across and down, each 0 to 1; the middle for a place the lexicon does not know. */
-    public double[] at(String position, String role) {
-        double[] spot = spots.get(key(position, role));
-        if (spot == null && role.equals("under")) {
-            spot = spots.get(key(position, "guard"));
+    public double[] at(String position, Role role) {
+        double[] spot = spots.get(new Situation(position, role));
+        if (spot == null && role == Role.UNDER) {
+            spot = spots.get(new Situation(position, Role.GUARD));
         }
         return spot == null ? new double[] {0.5, 0.5} : spot;
     }

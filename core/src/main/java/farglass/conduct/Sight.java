@@ -2,9 +2,9 @@ package farglass.conduct;
 
 import farglass.lexicon.Position;
 import farglass.match.Corner;
+import farglass.match.Role;
 import farglass.match.Span;
 import farglass.match.Tag;
-import farglass.tendency.MatchFacts;
 import farglass.time.MatchTime;
 import java.util.ArrayList;
 import java.util.List;
@@ -100,10 +100,10 @@ public record Sight(Kind kind, boolean ours, Set<String> codes, String words) {
     }
 
     private boolean roleFits(Span s, Watched w) {
-        String role = MatchFacts.role(s, w.corner(ours));
+        Role role = Role.of(s, w.corner(ours));
         Position p = w.lexicon().position(s.place()).orElse(null);
         boolean guard = p != null && p.guard() && !p.family().equals(PASSING);
-        return role.equals("neutral") || role.equals(guard ? "guard" : "holder");
+        return role == Role.NEUTRAL || role.equals(guard ? "guard" : "holder");
     }
 
     /** Whether it is so at a moment; null when its end was never tagged and it may or may not still be. */

@@ -26,7 +26,7 @@ public record Technique(
         String family,
         List<String> from,
         List<String> to,
-        Role role,
+        Performer role,
         String side,
         String limb,
         String using,

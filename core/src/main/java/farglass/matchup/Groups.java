@@ -3,8 +3,8 @@ package farglass.matchup;
 import farglass.lexicon.Lexicon;
 import farglass.lexicon.Position;
 import farglass.match.Corner;
+import farglass.match.Role;
 import farglass.match.Span;
-import farglass.tendency.MatchFacts;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -53,13 +53,13 @@ public final class Groups {
         if (span.place().equals(UNSEEN) || span.place().equals("LCK")) {
             return null;
         }
-        return new Place(of(span.place()), standing(MatchFacts.role(span, me)), false);
+        return new Place(of(span.place()), standing(Role.of(span, me)), false);
     }
 
-    private static int standing(String role) {
+    private static int standing(Role role) {
         return switch (role) {
-            case "holder" -> 1;
-            case "neutral" -> 0;
+            case HOLDER -> 1;
+            case NEUTRAL -> 0;
             default -> -1;
         };
     }

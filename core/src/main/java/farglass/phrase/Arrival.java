@@ -1,7 +1,7 @@
 package farglass.phrase;
 
+import farglass.lexicon.Performer;
 import farglass.lexicon.Position;
-import farglass.lexicon.Role;
 import farglass.lexicon.Technique;
 import farglass.match.Corner;
 import farglass.match.Tag;
@@ -22,7 +22,7 @@ public final class Arrival {
         }
         boolean actorAhead = switch (technique.family()) {
             case "guard-pull", "guard-entry", "recovery" -> false;
-            case "escape" -> technique.role() == Role.TOP;
+            case "escape" -> technique.role() == Performer.TOP;
             default -> true;
         };
         Corner ahead = actorAhead ? by : by.other();

@@ -2,6 +2,7 @@ package farglass.profile;
 
 import farglass.lexicon.Lexicon;
 import farglass.lexicon.Position;
+import farglass.match.Role;
 import java.util.List;
 import java.util.Set;
 
@@ -23,12 +24,12 @@ final class Groups {
     private Groups() {}
 
     /** The group of a place as seen from the athlete's role in it. */
-    static String of(Lexicon lexicon, String place, String role) {
-        boolean ahead = role.equals("holder");
+    static String of(Lexicon lexicon, String place, Role role) {
+        boolean ahead = role == Role.HOLDER;
         return switch (lexicon.position(place).map(Position::family).orElse("other")) {
             case "standing" -> STANDING;
             case "seated", "closed-half", "open-guard", "leg-entanglement", "passing" ->
-                role.equals("guard") ? GUARD : ahead ? TOP : OTHER;
+                role == Role.GUARD ? GUARD : ahead ? TOP : OTHER;
             case "pin" -> ahead ? PINNING : PINNED;
             case "back-turtle" -> ahead ? BACK_OF : BACK_GIVEN;
             default -> OTHER;
@@ -36,8 +37,8 @@ final class Groups {
     }
 
     /** Whether an athlete with this role plays a guard that has a name, not one that is being passed. */
-    static boolean namedGuard(Lexicon lexicon, String place, String role) {
-        return role.equals("guard")
+    static boolean namedGuard(Lexicon lexicon, String place, Role role) {
+        return role == Role.GUARD
                 && !lexicon.position(place)
                         .map(Position::family)
                         .orElse("other")

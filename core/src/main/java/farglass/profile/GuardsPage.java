@@ -1,5 +1,6 @@
 package farglass.profile;
 
+import farglass.match.Role;
 import farglass.match.Tag;
 import farglass.stats.Trial;
 import farglass.tendency.Evidence;
@@ -33,12 +34,12 @@ final class GuardsPage {
 
     /** How a stay in guard ended, seen from the guard player. */
     private String end(Evidence.Place left, Evidence.Place next) {
-        if (Groups.neutral(q.lexicon(), next.span().place()) && !next.role().equals("holder")) {
+        if (Groups.neutral(q.lexicon(), next.span().place()) && next.role() != Role.HOLDER) {
             return "stood";
         }
         return switch (next.role()) {
-            case "holder" -> "swept";
-            case "under" -> "passed";
+            case HOLDER -> "swept";
+            case UNDER -> "passed";
             default -> "left";
         };
     }
@@ -125,7 +126,7 @@ final class GuardsPage {
         counts.forEach((code, n) -> {
             if (n >= STAYS) {
                 Predicate<Evidence.Place> in =
-                        p -> p.role().equals("guard") && p.span().place().equals(code);
+                        p -> p.role() == Role.GUARD && p.span().place().equals(code);
                 Lasting one = new Lasting(q, "guard", List.of("swept", "passed"), in, this::end);
                 for (Claim c : one.section().claims()) {
                     if (c.topic() == Claim.Topic.EXIT || c.topic() == Claim.Topic.HOLD) {

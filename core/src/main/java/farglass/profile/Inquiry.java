@@ -2,6 +2,7 @@ package farglass.profile;
 
 import farglass.lexicon.Lexicon;
 import farglass.lexicon.Technique;
+import farglass.match.Role;
 import farglass.stats.BetaPrior;
 import farglass.stats.Clustering;
 import farglass.stats.Difference;
@@ -126,8 +127,8 @@ final class Inquiry {
             Claim.Topic topic,
             String template,
             List<String> args,
-            BiPredicate<String, String> wanted,
-            BiPredicate<String, String> denominator) {
+            BiPredicate<String, Role> wanted,
+            BiPredicate<String, Role> denominator) {
         List<Evidence.Place> places =
                 evidence.places((place, role) -> denominator.test(place, role) && wanted.test(place, role));
         Estimate e = Places.share(evidence, places, denominator);
@@ -162,7 +163,7 @@ final class Inquiry {
             String template,
             List<String> args,
             List<Trial> events,
-            BiPredicate<String, String> counted,
+            BiPredicate<String, Role> counted,
             GammaPrior prior) {
         Map<Evidence.Seen, long[]> exposure = evidence.time(counted);
         Map<String, Integer> counts = new HashMap<>();

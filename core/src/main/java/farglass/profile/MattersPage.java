@@ -2,6 +2,7 @@ package farglass.profile;
 
 import farglass.match.Cause;
 import farglass.match.Corner;
+import farglass.match.Role;
 import farglass.match.Tag;
 import farglass.stats.BetaPrior;
 import farglass.stats.Clustering;
@@ -313,7 +314,7 @@ final class MattersPage {
     /** Places where the athlete is ahead that were forced, against those conceded, invited or free: held for ten seconds? */
     private List<Claim> causes() {
         List<Claim> claims = new ArrayList<>();
-        List<Evidence.Place> ahead = q.evidence().places((place, role) -> role.equals("holder")).stream()
+        List<Evidence.Place> ahead = q.evidence().places((place, role) -> role == Role.HOLDER).stream()
                 .filter(p -> !p.span().leftTruncated()
                         && cause(p) != null
                         && (p.ms() >= HELD_MS || !p.span().censored()))

@@ -1,5 +1,6 @@
 package farglass.profile;
 
+import farglass.match.Role;
 import farglass.stats.Trial;
 import farglass.tendency.Evidence;
 import farglass.tendency.Stays;
@@ -44,7 +45,7 @@ final class PassingPage {
     }
 
     private String end(Evidence.Place left, Evidence.Place next) {
-        if (next.role().equals("holder")
+        if (next.role() == Role.HOLDER
                 && !Groups.neutral(q.lexicon(), next.span().place())) {
             return "passed";
         }

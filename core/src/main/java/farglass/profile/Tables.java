@@ -1,5 +1,6 @@
 package farglass.profile;
 
+import farglass.match.Situation;
 import farglass.stats.Curve;
 import farglass.stats.ExitCurves;
 import farglass.tendency.Chain;
@@ -10,6 +11,7 @@ import farglass.tendency.Reactions;
 import farglass.tendency.Stays;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -39,7 +41,14 @@ public record Tables(
      * @param held the share still there
      * @param exits by the place that follows, most frequent first; the cause of each is its code and the athlete's role there
      */
-    public record Dwell(String position, String role, int stays, Curve held, List<Curve> exits) {}
+    public record Dwell(Situation at, int stays, Curve held, List<Exit> exits) {}
+
+    /**
+     * How often stays end by going somewhere.
+     *
+     * @param to null for all that are too rare to be told apart
+     */
+    public record Exit(Situation to, Curve curve) {}
 
     public static Tables of(Profile profile, long seed) {
         Evidence e = profile.evidence();
@@ -58,30 +67,35 @@ public record Tables(
     }
 
     private static List<Dwell> dwell(Inquiry q) {
-        Map<String, List<Evidence.Place>> stands = new TreeMap<>();
+        Map<Situation, List<Evidence.Place>> stands = new TreeMap<>();
         for (Evidence.Place p : q.evidence().places()) {
-            stands.computeIfAbsent(p.span().place() + " " + p.role(), k -> new ArrayList<>())
+            stands.computeIfAbsent(new Situation(p.span().place(), p.role()), k -> new ArrayList<>())
                     .add(p);
         }
         return stands.entrySet().parallelStream()
-                .flatMap(e -> dwell(q, e.getKey(), e.getValue().get(0)).stream())
+                .flatMap(e -> dwell(q, e.getKey()).stream())
                 .toList();
     }
 
     /** At a place like this one; empty with too few stays. */
-    private static Optional<Dwell> dwell(Inquiry q, String key, Evidence.Place like) {
-        String position = like.span().place();
-        String role = like.role();
-        List<Stays.Stay> stays = Stays.of(
-                q.evidence(),
-                p -> p.span().place().equals(position) && p.role().equals(role),
-                (left, next) -> next.span().place() + " " + next.role());
+    private static Optional<Dwell> dwell(Inquiry q, Situation at) {
+        Map<String, Situation> ends = new HashMap<>();
+        List<Stays.Stay> stays =
+                Stays.of(q.evidence(), p -> at.equals(new Situation(p.span().place(), p.role())), (left, next) -> {
+                    Situation to = new Situation(next.span().place(), next.role());
+                    ends.put(to.toString(), to);
+                    return to.toString();
+                });
         if (stays.size() < STAYS) {
             return Optional.empty();
         }
         List<Curve> curves =
-                ExitCurves.of(stays.stream().map(Stays.Stay::spell).toList(), exits(stays), q.stream("dwell." + key));
-        return Optional.of(new Dwell(position, role, stays.size(), curves.get(0), curves.subList(1, curves.size())));
+                ExitCurves.of(stays.stream().map(Stays.Stay::spell).toList(), exits(stays), q.stream("dwell." + at));
+        List<Exit> exits = curves.stream()
+                .skip(1)
+                .map(c -> new Exit(ends.get(c.cause()), c))
+                .toList();
+        return Optional.of(new Dwell(at, stays.size(), curves.get(0), exits));
     }
 
     private static List<String> exits(List<Stays.Stay> stays) {

@@ -1,5 +1,6 @@
 package farglass.profile;
 
+import farglass.match.Role;
 import farglass.match.Tag;
 import farglass.stats.BetaPrior;
 import farglass.stats.Change;
@@ -83,12 +84,12 @@ final class ThenAndNowPage {
     private Section years() {
         TreeSet<Integer> years = new TreeSet<>();
         Map<String, Map<Integer, List<Trial>>> rows = new TreeMap<>();
-        for (Evidence.Place p : q.evidence().places((place, role) -> role.equals("guard") || role.equals("holder"))) {
+        for (Evidence.Place p : q.evidence().places((place, role) -> role == Role.GUARD || role == Role.HOLDER)) {
             count(
                     rows,
                     years,
                     p.seen(),
-                    q.lexicon().positionName(p.span().place()) + (p.role().equals("guard") ? "" : " \u2191"),
+                    q.lexicon().positionName(p.span().place()) + (p.role() == Role.GUARD ? "" : " \u2191"),
                     p.trial(true));
         }
         for (Evidence.Act a : q.evidence().own(x -> Groups.ATTACKS.contains(x.family()))) {

@@ -1,5 +1,6 @@
 package farglass.profile;
 
+import farglass.match.Role;
 import farglass.stats.GammaPrior;
 import farglass.stats.Trial;
 import farglass.tendency.Evidence;
@@ -43,8 +44,8 @@ final class WhenPage {
         attire.put("no-gi", filter().attire("no-gi"));
         sections.add(split("when.attire", attire));
         Map<String, Filter> role = new LinkedHashMap<>();
-        for (String r : List.of("holder", "guard", "under", "neutral")) {
-            role.put(r, filter().moment(now.role(r)));
+        for (Role r : List.of(Role.HOLDER, Role.GUARD, Role.UNDER, Role.NEUTRAL)) {
+            role.put(r.code(), filter().moment(now.role(r)));
         }
         sections.add(split("when.role", role));
         sections.add(opponents("stance"));
@@ -149,7 +150,7 @@ final class WhenPage {
                 || (f.moment().clock() != null
                         && f.moment().clock() != part.moment().clock())
                 || (f.moment().role() != null
-                        && !f.moment().role().equals(part.moment().role()))
+                        && f.moment().role() != part.moment().role())
                 || (f.opponents().stance() != null
                         && !f.opponents().stance().equals(part.opponents().stance()))
                 || (f.opponents().grade() != null

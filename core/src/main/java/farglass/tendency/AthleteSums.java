@@ -1,5 +1,6 @@
 package farglass.tendency;
 
+import farglass.match.Situation;
 import java.util.Arrays;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -15,11 +16,11 @@ final class AthleteSums {
     private final String athlete;
     private final List<MatchFacts> matches;
     private final Map<String, int[]> tries = new HashMap<>();
-    private final Map<MatchFacts.Stand, Long> ms = new LinkedHashMap<>();
+    private final Map<Situation, Long> ms = new LinkedHashMap<>();
     /** By trigger, then answer; null until asked for. */
     private Map<String, Map<String, Integer>> answers;
     /** By place and role, then how it was left; null until asked for. */
-    private Map<MatchFacts.Stand, Map<String, Integer>> exits;
+    private Map<Situation, Map<String, Integer>> exits;
 
     AthleteSums(String athlete, List<MatchFacts> matches) {
         this.athlete = athlete;
@@ -53,14 +54,14 @@ final class AthleteSums {
         return tries.get(key);
     }
 
-    Map<MatchFacts.Stand, Long> ms() {
+    Map<Situation, Long> ms() {
         return ms;
     }
 
     /** Time in some places and roles. */
-    double time(Set<MatchFacts.Stand> counted) {
+    double time(Set<Situation> counted) {
         double sum = 0;
-        for (Map.Entry<MatchFacts.Stand, Long> e : ms.entrySet()) {
+        for (Map.Entry<Situation, Long> e : ms.entrySet()) {
             sum += counted.contains(e.getKey()) ? e.getValue() : 0;
         }
         return sum;
@@ -75,7 +76,7 @@ final class AthleteSums {
     }
 
     /** How often a place was left in each way. */
-    synchronized Map<String, Integer> exits(MatchFacts.Stand stand) {
+    synchronized Map<String, Integer> exits(Situation stand) {
         if (exits == null) {
             exits = sums(f -> f.exitCounts(f.record().cornerOf(athlete).orElseThrow()));
         }

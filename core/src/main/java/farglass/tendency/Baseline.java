@@ -2,6 +2,8 @@ package farglass.tendency;
 
 import farglass.lexicon.Lexicon;
 import farglass.lexicon.Technique;
+import farglass.match.Role;
+import farglass.match.Situation;
 import farglass.stats.BetaPrior;
 import farglass.stats.BetaPrior.Counts;
 import farglass.stats.Clustering;
@@ -37,7 +39,7 @@ public final class Baseline {
     private final Map<Asked, BetaPrior> successes = new ConcurrentHashMap<>();
 
     private final Map<Asked, GammaPrior> rates = new ConcurrentHashMap<>();
-    private final Map<String, Map<MatchFacts.Stand, Long>> times = new ConcurrentHashMap<>();
+    private final Map<String, Map<Situation, Long>> times = new ConcurrentHashMap<>();
 
     private final Map<Row, List<BetaPrior>> rows = new ConcurrentHashMap<>();
 
@@ -128,7 +130,7 @@ public final class Baseline {
     private static boolean same(Object of, AthleteSums was, AthleteSums is) {
         return was != null
                 && is != null
-                && (of instanceof MatchFacts.Stand stand
+                && (of instanceof Situation stand
                         ? was.exits(stand).equals(is.exits(stand))
                         : was.answers((String) of).equals(is.answers((String) of)));
     }
@@ -213,10 +215,10 @@ public final class Baseline {
     }
 
     /** Whether an athlete in this role may do it there. */
-    public static boolean possible(Technique t, String position, String role) {
-        boolean contested = !role.equals("neutral");
-        boolean guard = role.equals("guard");
-        return t.from().contains(position) && t.role().allows(role.equals("holder"), guard, contested);
+    public static boolean possible(Technique t, String position, Role role) {
+        boolean contested = role != Role.NEUTRAL;
+        boolean guard = role == Role.GUARD;
+        return t.from().contains(position) && t.role().allows(role == Role.HOLDER, guard, contested);
     }
 
     /** Prior of how often a technique is tried per minute of time in which it could be. */
@@ -229,7 +231,7 @@ public final class Baseline {
 
     private GammaPrior fitRate(Technique t, String athlete) {
         List<GammaPrior.Counts> list = new ArrayList<>();
-        Set<MatchFacts.Stand> counted = stands(t);
+        Set<Situation> counted = stands(t);
         athletes.forEach((who, sums) -> {
             double ms = who.equals(athlete) ? 0 : sums.time(counted);
             if (ms > 0) {
@@ -243,12 +245,12 @@ public final class Baseline {
     }
 
     /** Where it could be tried. */
-    private static Set<MatchFacts.Stand> stands(Technique t) {
-        Set<MatchFacts.Stand> stands = new HashSet<>();
+    private static Set<Situation> stands(Technique t) {
+        Set<Situation> stands = new HashSet<>();
         for (String position : t.from()) {
-            for (String role : MatchFacts.ROLES) {
+            for (Role role : MatchFacts.ROLES) {
                 if (possible(t, position, role)) {
-                    stands.add(new MatchFacts.Stand(position, role));
+                    stands.add(new Situation(position, role));
                 }
             }
         }
@@ -256,12 +258,12 @@ public final class Baseline {
     }
 
     /** The others' time in some places over their time in all that the denominator accepts; NaN without any. */
-    public double share(BiPredicate<String, String> wanted, BiPredicate<String, String> denominator, String athlete) {
+    public double share(BiPredicate<String, Role> wanted, BiPredicate<String, Role> denominator, String athlete) {
         double in = 0;
         double all = 0;
-        for (Map.Entry<MatchFacts.Stand, Long> e :
+        for (Map.Entry<Situation, Long> e :
                 times.computeIfAbsent(athlete, this::time).entrySet()) {
-            MatchFacts.Stand s = e.getKey();
+            Situation s = e.getKey();
             if (denominator.test(s.position(), s.role())) {
                 all += e.getValue();
                 in += wanted.test(s.position(), s.role()) ? e.getValue() : 0;
@@ -270,8 +272,8 @@ public final class Baseline {
         return all == 0 ? Double.NaN : in / all;
     }
 
-    private Map<MatchFacts.Stand, Long> time(String without) {
-        Map<MatchFacts.Stand, Long> sum = new LinkedHashMap<>();
+    private Map<Situation, Long> time(String without) {
+        Map<Situation, Long> sum = new LinkedHashMap<>();
         athletes.forEach((who, sums) -> {
             if (!who.equals(without)) {
                 sums.ms().forEach((stand, ms) -> sum.merge(stand, ms, Long::sum));
@@ -288,7 +290,7 @@ public final class Baseline {
     }
 
     /** Priors of the shares of some ways to leave a place, from how the others leave it. */
-    List<BetaPrior> exits(MatchFacts.Stand stand, List<String> ways, String athlete) {
+    List<BetaPrior> exits(Situation stand, List<String> ways, String athlete) {
         return rows.computeIfAbsent(
                 new Row(stand, ways, athlete),
                 k -> BetaPrior.row(rows(athlete, ways, sums -> sums.exits(stand)), ways.size()));

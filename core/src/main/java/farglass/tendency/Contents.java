@@ -1,5 +1,7 @@
 package farglass.tendency;
 
+import farglass.match.Role;
+import farglass.match.Situation;
 import farglass.match.Span;
 import java.util.ArrayList;
 import java.util.IdentityHashMap;
@@ -20,13 +22,13 @@ final class Contents {
     private IdentityHashMap<Evidence.Seen, List<Evidence.Act>> actsByMatch;
     private final List<Evidence.Place> places = new ArrayList<>();
     /** Per place and role: the visits, and the time in every match that has some. */
-    private final Map<MatchFacts.Stand, Stand> stands = new LinkedHashMap<>();
+    private final Map<Situation, Stand> stands = new LinkedHashMap<>();
     /** Of every visit. */
     private final List<Stand> standOf = new ArrayList<>();
 
     private long exposureMs;
 
-    private record Stand(MatchFacts.Stand where, Map<Evidence.Seen, long[]> ms) {}
+    private record Stand(Situation where, Map<Evidence.Seen, long[]> ms) {}
 
     Contents(List<Evidence.Seen> matches, Moment moment) {
         for (Evidence.Seen seen : matches) {
@@ -39,8 +41,7 @@ final class Contents {
         boolean everything = moment.everything();
         for (MatchFacts.Act a : seen.facts().acts()) {
             Evidence.Act act = new Evidence.Act(seen, a.index(), a.action(), a.span(), a.family());
-            boolean there =
-                    moment.role() == null || (a.span() != null && moment.role().equals(act.role()));
+            boolean there = moment.role() == null || (a.span() != null && moment.role() == act.role());
             if (there && (everything || seen.counts(a.action().t()))) {
                 acts.add(act);
                 if (act.own()) {
@@ -54,12 +55,12 @@ final class Contents {
         boolean everything = moment.everything();
         for (Span s : seen.line().spans()) {
             Evidence.Place place = new Evidence.Place(seen, s, everything ? s.lengthMs() : seen.within(s));
-            String role = place.role();
-            if (place.ms() > 0 && (moment.role() == null || moment.role().equals(role))) {
+            Role role = place.role();
+            if (place.ms() > 0 && (moment.role() == null || moment.role() == role)) {
                 places.add(place);
                 exposureMs += place.ms();
                 Stand stand = stands.computeIfAbsent(
-                        new MatchFacts.Stand(s.place(), role), k -> new Stand(k, new IdentityHashMap<>()));
+                        new Situation(s.place(), role), k -> new Stand(k, new IdentityHashMap<>()));
                 standOf.add(stand);
                 stand.ms().computeIfAbsent(seen, k -> new long[1])[0] += place.ms();
             }
@@ -104,7 +105,7 @@ final class Contents {
     }
 
     /** Visits to the places and roles that are wanted; each is asked about once, not every visit. */
-    List<Evidence.Place> places(BiPredicate<String, String> wanted) {
+    List<Evidence.Place> places(BiPredicate<String, Role> wanted) {
         IdentityHashMap<Stand, Boolean> known = new IdentityHashMap<>();
         for (Stand s : stands.values()) {
             known.put(s, wanted.test(s.where().position(), s.where().role()));
@@ -123,7 +124,7 @@ final class Contents {
     }
 
     /** Time in the places and roles that are counted, for every match that has some. */
-    Map<Evidence.Seen, long[]> time(BiPredicate<String, String> counted) {
+    Map<Evidence.Seen, long[]> time(BiPredicate<String, Role> counted) {
         IdentityHashMap<Evidence.Seen, long[]> sum = new IdentityHashMap<>();
         for (Stand stand : stands.values()) {
             if (counted.test(stand.where().position(), stand.where().role())) {

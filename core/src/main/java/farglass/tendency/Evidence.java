@@ -6,6 +6,7 @@ import farglass.match.Corner;
 import farglass.match.MatchRecord;
 import farglass.match.Outcome;
 import farglass.match.PositionLine;
+import farglass.match.Role;
 import farglass.match.Side;
 import farglass.match.Span;
 import farglass.match.Tag;
@@ -90,8 +91,8 @@ public final class Evidence {
         }
 
         /** The athlete's role where it happened, or neutral when that is not known. */
-        public String role() {
-            return span == null ? "neutral" : MatchFacts.role(span, seen.corner());
+        public Role role() {
+            return span == null ? Role.NEUTRAL : Role.of(span, seen.corner());
         }
 
         public boolean decided() {
@@ -124,8 +125,8 @@ public final class Evidence {
         }
 
         /** The athlete's role: holder, guard, under or neutral. */
-        public String role() {
-            return MatchFacts.role(span, seen.corner());
+        public Role role() {
+            return Role.of(span, seen.corner());
         }
 
         public Trial trial(boolean worked) {
@@ -244,7 +245,7 @@ public final class Evidence {
      * @param counted of a position and the athlete's role there
      * @return for every match that has such time
      */
-    public Map<Seen, long[]> time(BiPredicate<String, String> counted) {
+    public Map<Seen, long[]> time(BiPredicate<String, Role> counted) {
         return contents().time(counted);
     }
 
@@ -254,7 +255,7 @@ public final class Evidence {
     }
 
     /** @param wanted of a position and the athlete's role there */
-    public List<Place> places(BiPredicate<String, String> wanted) {
+    public List<Place> places(BiPredicate<String, Role> wanted) {
         return contents().places(wanted);
     }
 

@@ -1,5 +1,7 @@
 package farglass.tendency;
 
+import farglass.match.Role;
+import farglass.match.Situation;
 import farglass.stats.Estimate;
 import farglass.stats.Grade;
 import farglass.stats.Trial;
@@ -17,7 +19,7 @@ public record Flows(List<Stop> stops, List<Flow> flows) {
     private static final double TEN_MINUTES = 600_000;
 
     /** A place in a role. */
-    public record Stop(String position, String role, Estimate share) {}
+    public record Stop(String position, Role role, Estimate share) {}
 
     /**
      * @param perTenMinutes how often in ten minutes of the match
@@ -26,27 +28,31 @@ public record Flows(List<Stop> stops, List<Flow> flows) {
      */
     public record Flow(
             String from,
-            String role,
+            Role role,
             String to,
-            String toRole,
+            Role toRole,
             double perTenMinutes,
             double share,
             Grade grade,
             List<Trial> trials) {}
+
+    private record Ends(Situation from, Situation to) {}
 
     public static Flows of(Evidence evidence) {
         List<Stop> stops = Places.of(evidence).stream()
                 .map(r -> new Stop(r.position(), r.role(), r.share()))
                 .toList();
         double ms = evidence.exposureMs();
-        Map<String, List<Transitions.Row>> byEnds = new LinkedHashMap<>();
+        Map<Ends, List<Transitions.Row>> byEnds = new LinkedHashMap<>();
         for (Transitions.Row r : Transitions.of(evidence)) {
-            boolean stays = r.from().equals(r.to()) && r.role().equals(r.toRole());
+            boolean stays = r.from().equals(r.to()) && r.role() == r.toRole();
             if (stays) {
                 // out of a lock and back to the place below it
                 continue;
             }
-            byEnds.computeIfAbsent(String.join(" ", r.from(), r.role(), r.to(), r.toRole()), k -> new ArrayList<>())
+            byEnds.computeIfAbsent(
+                            new Ends(new Situation(r.from(), r.role()), new Situation(r.to(), r.toRole())),
+                            k -> new ArrayList<>())
                     .add(r);
         }
         List<Flow> flows = new ArrayList<>();

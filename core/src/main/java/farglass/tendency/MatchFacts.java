@@ -6,7 +6,9 @@ import farglass.match.CallKind;
 import farglass.match.Corner;
 import farglass.match.MatchRecord;
 import farglass.match.PositionLine;
+import farglass.match.Role;
 import farglass.match.Side;
+import farglass.match.Situation;
 import farglass.match.Span;
 import farglass.match.Tag;
 import farglass.rules.Rulesets;
@@ -28,7 +30,7 @@ import java.util.Map;
  */
 public final class MatchFacts {
     /** Of an athlete in a place. */
-    static final List<String> ROLES = List.of("holder", "guard", "under", "neutral");
+    static final List<Role> ROLES = List.of(Role.HOLDER, Role.GUARD, Role.UNDER, Role.NEUTRAL);
 
     private final MatchRecord record;
     private final Lexicon lexicon;
@@ -41,8 +43,8 @@ public final class MatchFacts {
     private final Map<Corner, List<Reaction>> reactions = new EnumMap<>(Corner.class);
     private final Map<Corner, List<List<Exchanges.Step>>> exchanges = new EnumMap<>(Corner.class);
     private final Map<Corner, Map<String, Map<String, Integer>>> answerCounts = new EnumMap<>(Corner.class);
-    private final Map<Corner, Map<Stand, Map<String, Integer>>> exitCounts = new EnumMap<>(Corner.class);
-    private final Map<Corner, Map<Stand, List<Transition>>> transitions = new EnumMap<>(Corner.class);
+    private final Map<Corner, Map<Situation, Map<String, Integer>>> exitCounts = new EnumMap<>(Corner.class);
+    private final Map<Corner, Map<Situation, List<Transition>>> transitions = new EnumMap<>(Corner.class);
     private List<Step> score;
     /** By tag, as far as they were asked for. */
     private final TagRef[] refs;
@@ -60,10 +62,7 @@ public final class MatchFacts {
      *     by {@code side family}: attempts begun to the right, attempts with a side, the same
      * @param ms live time by place and role
      */
-    record Tally(Map<String, int[]> tries, Map<Stand, Long> ms) {}
-
-    /** A place and the athlete's role in it. */
-    record Stand(String position, String role) {}
+    record Tally(Map<String, int[]> tries, Map<Situation, Long> ms) {}
 
     private MatchFacts(MatchRecord record, Lexicon lexicon) {
         this.record = record;
@@ -183,22 +182,11 @@ public final class MatchFacts {
                 n[2]++;
             }
         }
-        Map<Stand, Long> ms = new LinkedHashMap<>();
+        Map<Situation, Long> ms = new LinkedHashMap<>();
         for (Span s : line.spans()) {
-            ms.merge(new Stand(s.place(), role(s, c)), s.lengthMs(), Long::sum);
+            ms.merge(Situation.of(s, c), s.lengthMs(), Long::sum);
         }
         return new Tally(tries, ms);
-    }
-
-    /** An athlete's role in a span: holder, guard, under or neutral. */
-    public static String role(Span span, Corner me) {
-        if (span.guard() == me) {
-            return "guard";
-        }
-        if (span.holder() == me || span.guard() == me.other()) {
-            return "holder";
-        }
-        return span.holder() == null ? "neutral" : "under";
     }
 
     /**
@@ -222,7 +210,7 @@ public final class MatchFacts {
     }
 
     /** How a corner's stays in single places ended, by place and role; censored ones left out. */
-    synchronized Map<Stand, List<Transition>> transitions(Corner me) {
+    synchronized Map<Situation, List<Transition>> transitions(Corner me) {
         return transitions.computeIfAbsent(me, c -> Transition.of(this, c));
     }
 
@@ -244,9 +232,9 @@ public final class MatchFacts {
     }
 
     /** How often each place was left in each way. */
-    synchronized Map<Stand, Map<String, Integer>> exitCounts(Corner me) {
+    synchronized Map<Situation, Map<String, Integer>> exitCounts(Corner me) {
         return exitCounts.computeIfAbsent(me, c -> {
-            Map<Stand, Map<String, Integer>> counts = new HashMap<>();
+            Map<Situation, Map<String, Integer>> counts = new HashMap<>();
             transitions(c).forEach((stand, list) -> {
                 Map<String, Integer> sum = counts.computeIfAbsent(stand, k -> new HashMap<>());
                 list.forEach(t -> sum.merge(t.category(), 1, Integer::sum));

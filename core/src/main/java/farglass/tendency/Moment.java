@@ -1,6 +1,7 @@
 package farglass.tendency;
 
 import farglass.match.Corner;
+import farglass.match.Role;
 import farglass.time.MatchTime;
 import java.util.ArrayList;
 import java.util.List;
@@ -13,7 +14,7 @@ import java.util.TreeSet;
  * @param score who leads, seen from the athlete, or null for all
  * @param clock part of the scheduled length, or null for all
  */
-public record Moment(String role, Standing score, Part clock) {
+public record Moment(Role role, Standing score, Part clock) {
     public static final Moment ANY = new Moment(null, null, null);
 
     /** Score state seen from the athlete. */
@@ -76,7 +77,7 @@ public record Moment(String role, Standing score, Part clock) {
         return new Moment(role, score, p);
     }
 
-    public Moment role(String r) {
+    public Moment role(Role r) {
         return new Moment(r, score, clock);
     }
 

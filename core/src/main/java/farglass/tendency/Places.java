@@ -1,5 +1,7 @@
 package farglass.tendency;
 
+import farglass.match.Role;
+import farglass.match.Situation;
 import farglass.stats.Estimate;
 import farglass.stats.TimeShare;
 import java.util.ArrayList;
@@ -20,20 +22,19 @@ public final class Places {
      * @param ms live match time, unweighted
      * @param share share of all live time
      */
-    public record Row(String position, String role, long ms, Estimate share) {}
+    public record Row(String position, Role role, long ms, Estimate share) {}
 
     /** One row per position and role seen, in code order. */
     public static List<Row> of(Evidence evidence) {
-        Map<String, List<Evidence.Place>> groups = new TreeMap<>();
+        Map<Situation, List<Evidence.Place>> groups = new TreeMap<>();
         for (Evidence.Place p : evidence.places()) {
-            groups.computeIfAbsent(p.span().place() + " " + p.role(), k -> new ArrayList<>())
+            groups.computeIfAbsent(new Situation(p.span().place(), p.role()), k -> new ArrayList<>())
                     .add(p);
         }
         List<Row> rows = new ArrayList<>();
-        groups.forEach((key, places) -> {
-            String[] parts = key.split(" ");
+        groups.forEach((where, places) -> {
             long ms = places.stream().mapToLong(p -> p.ms()).sum();
-            rows.add(new Row(parts[0], parts[1], ms, share(evidence, places, (place, role) -> true)));
+            rows.add(new Row(where.position(), where.role(), ms, share(evidence, places, (place, role) -> true)));
         });
         return rows;
     }
@@ -45,7 +46,7 @@ public final class Places {
      * @param denominator of a position and the athlete's role there
      */
     public static Estimate share(
-            Evidence evidence, List<Evidence.Place> places, BiPredicate<String, String> denominator) {
+            Evidence evidence, List<Evidence.Place> places, BiPredicate<String, Role> denominator) {
         Map<Evidence.Seen, long[]> whole = evidence.time(denominator);
         IdentityHashMap<Evidence.Seen, long[]> visits = new IdentityHashMap<>();
         for (Evidence.Place p : places) {

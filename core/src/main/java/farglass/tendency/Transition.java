@@ -1,6 +1,8 @@
 package farglass.tendency;
 
 import farglass.match.Corner;
+import farglass.match.Role;
+import farglass.match.Situation;
 import farglass.match.Span;
 import farglass.match.Tag;
 import java.util.ArrayList;
@@ -16,18 +18,18 @@ import java.util.Map;
  * @param by {@code self}, {@code other}, or null when no action was tagged
  * @param technique null when no action was tagged
  */
-record Transition(Span span, String to, String toRole, String by, String technique) {
+record Transition(Span span, String to, Role toRole, String by, String technique) {
     String category() {
         return to + "|" + toRole + "|" + by + "|" + technique;
     }
 
-    static Map<MatchFacts.Stand, List<Transition>> of(MatchFacts facts, Corner me) {
-        Map<MatchFacts.Stand, List<Transition>> found = new LinkedHashMap<>();
+    static Map<Situation, List<Transition>> of(MatchFacts facts, Corner me) {
+        Map<Situation, List<Transition>> found = new LinkedHashMap<>();
         List<Span> spans = facts.line().spans();
         for (int i = 0; i + 1 < spans.size(); i++) {
             Span s = spans.get(i);
             if (!s.censored()) {
-                found.computeIfAbsent(new MatchFacts.Stand(s.place(), MatchFacts.role(s, me)), k -> new ArrayList<>())
+                found.computeIfAbsent(new Situation(s.place(), Role.of(s, me)), k -> new ArrayList<>())
                         .add(exit(facts, me, s, spans.get(i + 1)));
             }
         }
@@ -45,8 +47,8 @@ record Transition(Span span, String to, String toRole, String by, String techniq
     }
 
     /** In a lock one is ahead and one is under, whatever place lies below it. */
-    private static String roleAs(Span next, Corner me) {
+    private static Role roleAs(Span next, Corner me) {
         boolean lock = !next.position().equals(next.place()) && next.holder() != null;
-        return lock ? (next.holder() == me ? "holder" : "under") : MatchFacts.role(next, me);
+        return lock ? (next.holder() == me ? Role.HOLDER : Role.UNDER) : Role.of(next, me);
     }
 }

@@ -1,12 +1,13 @@
 package farglass.tendency;
 
+import farglass.match.Role;
+import farglass.match.Situation;
 import farglass.stats.BetaPrior;
 import farglass.stats.Clustering;
 import farglass.stats.Estimate;
 import farglass.stats.Proportion;
 import farglass.stats.Trial;
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -29,9 +30,9 @@ public final class Transitions {
      */
     public record Row(
             String from,
-            String role,
+            Role role,
             String to,
-            String toRole,
+            Role toRole,
             String by,
             String technique,
             Estimate estimate,
@@ -40,8 +41,7 @@ public final class Transitions {
     private record Exit(Evidence.Seen seen, Transition transition) {}
 
     public static List<Row> of(Evidence evidence) {
-        Map<MatchFacts.Stand, List<Exit>> exits =
-                new TreeMap<>(Comparator.comparing(MatchFacts.Stand::position).thenComparing(MatchFacts.Stand::role));
+        Map<Situation, List<Exit>> exits = new TreeMap<>();
         for (Evidence.Seen seen : evidence.matches()) {
             seen.facts().transitions(seen.corner()).forEach((stand, list) -> {
                 for (Transition t : list) {
@@ -56,7 +56,7 @@ public final class Transitions {
                 .toList();
     }
 
-    private static List<Row> rows(Evidence evidence, MatchFacts.Stand stand, List<Exit> exits) {
+    private static List<Row> rows(Evidence evidence, Situation stand, List<Exit> exits) {
         Map<String, Exit> categories = new LinkedHashMap<>();
         exits.forEach(e -> categories.putIfAbsent(e.transition().category(), e));
         List<String> names = new ArrayList<>(categories.keySet());
@@ -84,7 +84,7 @@ public final class Transitions {
         return rows;
     }
 
-    private static List<BetaPrior> priors(Evidence evidence, MatchFacts.Stand stand, List<String> categories) {
+    private static List<BetaPrior> priors(Evidence evidence, Situation stand, List<String> categories) {
         if (!evidence.filter().baseline()) {
             return BetaPrior.row(List.of(), categories.size());
         }

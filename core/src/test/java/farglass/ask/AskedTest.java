@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import farglass.lexicon.Lexicon;
 import farglass.match.RecordKind;
+import farglass.match.Role;
 import farglass.match.Side;
 import farglass.tendency.Filter;
 import farglass.tendency.Moment;
@@ -57,7 +58,7 @@ class AskedTest {
         assertThat(a.filter().from()).isEqualTo(LocalDate.of(2029, 1, 1));
         assertThat(a.filter().to()).isEqualTo(LocalDate.of(2030, 12, 31));
         assertThat(a.filter().moment())
-                .isEqualTo(Moment.ANY.clock(Moment.Part.LAST_THIRD).role("holder"));
+                .isEqualTo(Moment.ANY.clock(Moment.Part.LAST_THIRD).role(Role.HOLDER));
         assertThat(a.filter().kinds()).isEqualTo(Set.of(RecordKind.MATCH, RecordKind.ROUND));
         assertThat(read("passes against left lead").filter().opponents().stance())
                 .isEqualTo("left");

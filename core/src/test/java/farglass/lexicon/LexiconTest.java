@@ -107,7 +107,7 @@ class LexiconTest {
                 "pass",
                 List.of("OPN"),
                 List.of("SDC"),
-                Role.TOP,
+                Performer.TOP,
                 "own",
                 null,
                 null,
@@ -175,7 +175,7 @@ class LexiconTest {
         "UNDER, false, false, false, false",
         "ANY, false, false, false, true"
     })
-    void rolesSayWhoMayAct(Role role, boolean holder, boolean guard, boolean contested, boolean may) {
+    void rolesSayWhoMayAct(Performer role, boolean holder, boolean guard, boolean contested, boolean may) {
         assertThat(role.allows(holder, guard, contested)).isEqualTo(may);
     }
 }

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import farglass.lexicon.Lexicon;
 import farglass.match.MatchRecord;
+import farglass.match.Role;
 import farglass.simulate.DemoLibrary;
 import farglass.tendency.Filter;
 import farglass.tendency.LibraryIndex;
@@ -37,10 +38,10 @@ class NoFilterSaysNonsenseTest {
                 Filter.ALL.matches(Set.of(DEMO.get(0).id()))));
         for (Moment.Standing s : Moment.Standing.values()) {
             for (Moment.Part p : Moment.Part.values()) {
-                all.add(Filter.ALL.moment(new Moment("guard", s, p)));
+                all.add(Filter.ALL.moment(new Moment(Role.GUARD, s, p)));
             }
         }
-        for (String role : List.of("holder", "under", "neutral")) {
+        for (Role role : List.of(Role.HOLDER, Role.UNDER, Role.NEUTRAL)) {
             all.add(Filter.ALL.attire("no-gi").moment(new Moment(role, Moment.Standing.BEHIND, null)));
         }
         return all;

@@ -16,7 +16,9 @@ import farglass.lexicon.Lexicon;
 import farglass.match.Corner;
 import farglass.match.MatchRecord;
 import farglass.match.Outcome;
+import farglass.match.Role;
 import farglass.match.Side;
+import farglass.match.Situation;
 import farglass.match.Tag;
 import farglass.match.TagInfo;
 import farglass.stats.Curve;
@@ -270,13 +272,13 @@ class PagesTest {
             assertThat(d.q()).isLessThanOrEqualTo(0.1);
         });
         Tables.Dwell mount = t.dwell().stream()
-                .filter(d -> d.position().equals("MNT") && d.role().equals("holder"))
+                .filter(d -> d.at().equals(new Situation("MNT", Role.HOLDER)))
                 .findFirst()
                 .orElseThrow();
         assertThat(mount.stays()).isEqualTo(MATCHES);
         assertThat(mount.held().at(69_000).orElseThrow().value()).isEqualTo(1);
         assertThat(mount.held().at(70_000).orElseThrow().value()).isZero();
-        assertThat(mount.exits()).extracting(Curve::cause).containsExactly("CLG holder");
+        assertThat(mount.exits()).extracting(Tables.Exit::to).containsExactly(new Situation("CLG", Role.HOLDER));
     }
 
     @Test

@@ -14,7 +14,9 @@ import static org.assertj.core.api.Assertions.within;
 import farglass.lexicon.Lexicon;
 import farglass.match.Corner;
 import farglass.match.MatchRecord;
+import farglass.match.Role;
 import farglass.match.Side;
+import farglass.match.Situation;
 import farglass.stats.BetaPrior;
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -68,9 +70,9 @@ class AthleteSumsTest {
         assertThat(a.tries("@pass")).containsExactly(1, 6, 6);
         assertThat(a.tries("lasso-sweep")).isNull();
         assertThat(a.tries("side pass")).containsExactly(3, 3, 3);
-        assertThat(a.time(Set.of(new MatchFacts.Stand("CLG", "holder")))).isEqualTo(3 * 20_000);
+        assertThat(a.time(Set.of(new Situation("CLG", Role.HOLDER)))).isEqualTo(3 * 20_000);
         assertThat(a.time(a.ms().keySet())).isEqualTo(3 * 60_000);
-        assertThat(a.exits(new MatchFacts.Stand("CLG", "holder")).values().stream()
+        assertThat(a.exits(new Situation("CLG", Role.HOLDER)).values().stream()
                         .mapToInt(Integer::intValue)
                         .sum())
                 .isEqualTo(3);

@@ -15,6 +15,7 @@ import farglass.lexicon.Lexicon;
 import farglass.match.Corner;
 import farglass.match.MatchRecord;
 import farglass.match.RecordKind;
+import farglass.match.Role;
 import farglass.match.Tag;
 import farglass.profile.Claim;
 import farglass.profile.Profile;
@@ -74,7 +75,7 @@ class EvidenceTest {
         String who = library.get(0).details().a().id();
         for (Filter f : List.of(
                 Filter.ALL,
-                Filter.ALL.moment(Moment.ANY.role("guard")),
+                Filter.ALL.moment(Moment.ANY.role(Role.GUARD)),
                 Filter.ALL.moment(Moment.ANY.clock(Moment.Part.LAST_TWO_MINUTES)))) {
             Evidence e = Evidence.of(index, who, f);
             assertThat(e.own(a -> true)).isNotEmpty().isEqualTo(e.acts(Evidence.Act::own));
@@ -89,15 +90,15 @@ class EvidenceTest {
                 assertThat(e.actsIn(seen)).isEqualTo(e.acts(a -> a.seen() == seen));
                 assertThat(e.match(seen.record().id())).containsSame(seen);
                 long guard = e.places().stream()
-                        .filter(p -> p.seen() == seen && p.role().equals("guard"))
+                        .filter(p -> p.seen() == seen && p.role() == Role.GUARD)
                         .mapToLong(Evidence.Place::ms)
                         .sum();
-                long[] told = e.time((place, role) -> role.equals("guard")).get(seen);
+                long[] told = e.time((place, role) -> role == Role.GUARD).get(seen);
                 assertThat(told == null ? 0 : told[0]).isEqualTo(guard);
             }
-            assertThat(e.places((place, role) -> role.equals("guard")))
+            assertThat(e.places((place, role) -> role == Role.GUARD))
                     .isEqualTo(e.places().stream()
-                            .filter(p -> p.role().equals("guard"))
+                            .filter(p -> p.role() == Role.GUARD)
                             .toList());
             assertThat(e.match("no such match")).isEmpty();
         }

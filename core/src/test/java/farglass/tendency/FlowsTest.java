@@ -15,6 +15,7 @@ import farglass.lexicon.Lexicon;
 import farglass.lexicon.Position;
 import farglass.match.Corner;
 import farglass.match.MatchRecord;
+import farglass.match.Role;
 import java.time.LocalDate;
 import java.util.List;
 import org.junit.jupiter.api.Test;
@@ -65,17 +66,17 @@ class FlowsTest {
                 .filter(p -> p.holder() && !p.guard() && p.value() > 0.2)
                 .toList();
         for (Position p : pins) {
-            double[] holder = plan.at(p.code(), "holder");
-            double[] under = plan.at(p.code(), "under");
+            double[] holder = plan.at(p.code(), Role.HOLDER);
+            double[] under = plan.at(p.code(), Role.UNDER);
             assertThat(holder[1]).as(p.code()).isLessThan(0.5);
             assertThat(under[1]).as(p.code()).isGreaterThan(0.5);
             for (Position other : pins) {
-                double[] spot = plan.at(other.code(), "holder");
+                double[] spot = plan.at(other.code(), Role.HOLDER);
                 assertThat(other == p || Math.abs(spot[0] - holder[0]) > 0.05 || Math.abs(spot[1] - holder[1]) > 0.02)
                         .as(p.code() + " " + other.code())
                         .isTrue();
             }
         }
-        assertThat(plan.at("no-such", "holder")).containsExactly(0.5, 0.5);
+        assertThat(plan.at("no-such", Role.HOLDER)).containsExactly(0.5, 0.5);
     }
 }

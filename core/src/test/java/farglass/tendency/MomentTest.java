@@ -16,6 +16,7 @@ import farglass.match.Corner;
 import farglass.match.MatchAthlete;
 import farglass.match.MatchRecord;
 import farglass.match.RecordKind;
+import farglass.match.Role;
 import farglass.match.Tag;
 import farglass.match.TagInfo;
 import farglass.stats.Trial;
@@ -110,12 +111,12 @@ class MomentTest {
 
     @Test
     void aRoleIsThatOfThePlaceAndCombinesWithTheRest() {
-        Evidence under = evidence("us", Moment.ANY.role("under"));
+        Evidence under = evidence("us", Moment.ANY.role(Role.UNDER));
         assertThat(times(under)).containsExactly(250L, 400L);
         assertThat(under.exposureMs()).isEqualTo(280_000);
-        assertThat(times(evidence("us", Moment.ANY.role("under").score(Moment.Standing.AHEAD))))
+        assertThat(times(evidence("us", Moment.ANY.role(Role.UNDER).score(Moment.Standing.AHEAD))))
                 .containsExactly(400L);
-        assertThat(evidence("us", Moment.ANY.role("neutral")).exposureMs()).isEqualTo(10_000);
+        assertThat(evidence("us", Moment.ANY.role(Role.NEUTRAL)).exposureMs()).isEqualTo(10_000);
     }
 
     private static MatchRecord against(String id, Map<String, Object> other) {

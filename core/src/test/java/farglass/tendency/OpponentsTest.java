@@ -15,6 +15,7 @@ import farglass.match.Corner;
 import farglass.match.MatchAthlete;
 import farglass.match.MatchRecord;
 import farglass.match.RecordKind;
+import farglass.match.Role;
 import farglass.match.Side;
 import farglass.stats.Trial;
 import java.time.LocalDate;
@@ -154,7 +155,7 @@ class OpponentsTest {
         assertThat(gi.matches()).hasSize(2);
         assertThat(gi.index()).isSameAs(e.index());
         assertThat(e.exposureMs()).isEqualTo(4 * 200_000);
-        assertThat(e.places((place, role) -> role.equals("neutral"))).hasSize(4).allSatisfy(p -> {
+        assertThat(e.places((place, role) -> role == Role.NEUTRAL)).hasSize(4).allSatisfy(p -> {
             assertThat(p.ms()).isEqualTo(10_000);
             assertThat(p.ref().match()).startsWith("m");
         });
@@ -168,7 +169,7 @@ class OpponentsTest {
                 rows.stream().filter(r -> r.from().equals("STD")).toList();
         assertThat(standing).singleElement().satisfies(r -> {
             assertThat(r.to()).isEqualTo("CLG");
-            assertThat(r.toRole()).isEqualTo("holder");
+            assertThat(r.toRole()).isEqualTo(Role.HOLDER);
             assertThat(r.by()).isEqualTo("other");
             assertThat(r.technique()).isEqualTo("guard-pull");
             assertThat(r.estimate().x()).isEqualTo(4);

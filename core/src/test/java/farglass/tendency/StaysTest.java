@@ -20,6 +20,7 @@ import farglass.match.MatchRecord;
 import farglass.match.Method;
 import farglass.match.Outcome;
 import farglass.match.Result;
+import farglass.match.Role;
 import farglass.match.Tag;
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -37,7 +38,11 @@ class StaysTest {
     }
 
     private static List<String> guards(Evidence e) {
-        return Stays.of(e, p -> p.role().equals("guard"), (left, next) -> next.role()).stream()
+        return Stays.of(
+                        e,
+                        p -> p.role() == Role.GUARD,
+                        (left, next) -> next.role().code())
+                .stream()
                 .map(x -> x.ms() / 1000 + " " + x.cause())
                 .toList();
     }
@@ -119,12 +124,12 @@ class StaysTest {
         Evidence e = Evidence.of(library, "us", PLAIN, LEXICON);
         List<Transitions.Row> rows = Transitions.of(e);
         assertThat(rows).hasSize(2);
-        assertThat(rows).extracting(Transitions.Row::toRole).containsExactlyInAnyOrder("under", "holder");
+        assertThat(rows).extracting(Transitions.Row::toRole).containsExactlyInAnyOrder(Role.UNDER, Role.HOLDER);
         assertThat(rows.stream().mapToDouble(r -> r.estimate().x()).sum()).isEqualTo(12);
         assertThat(rows.stream().mapToDouble(r -> r.estimate().mean()).sum()).isBetween(0.85, 1.0);
         assertThat(rows).allSatisfy(r -> assertThat(r.trials()).hasSize(12));
         double toSweep = rows.stream()
-                .filter(r -> r.toRole().equals("holder"))
+                .filter(r -> r.toRole() == Role.HOLDER)
                 .mapToDouble(r -> r.estimate().raw())
                 .sum();
         assertThat(toSweep).isCloseTo(8 / 12.0, within(1e-9));

@@ -1,6 +1,7 @@
 package farglass.print;
 
 import farglass.chart.ChartPlan;
+import farglass.match.Situation;
 import farglass.stats.Grade;
 import farglass.tendency.Flows;
 import farglass.type.Typeface;
@@ -33,9 +34,9 @@ final class ChartDrawing {
             double[] to = plan.at(f.to(), f.toRole());
             flow(page, f, left + wide * from[0], y + h * from[1], left + wide * to[0], y + h * to[1]);
         }
-        Map<String, Double> widest = new LinkedHashMap<>();
+        Map<Situation, Double> widest = new LinkedHashMap<>();
         for (Flows.Flow f : flows.flows().stream().limit(FLOWS).toList()) {
-            widest.put(f.to() + " " + f.toRole(), 1.0);
+            widest.put(new Situation(f.to(), f.toRole()), 1.0);
         }
         for (Flows.Stop s : flows.stops()) {
             double[] spot = plan.at(s.position(), s.role());
@@ -43,12 +44,12 @@ final class ChartDrawing {
             double r = 2.5 + 14 * Math.sqrt(share);
             page.circle(left + wide * spot[0], y + h * spot[1], r, Color.WHITE, true);
             page.circle(left + wide * spot[0], y + h * spot[1], r, colour, false);
-            widest.put(s.position() + " " + s.role(), r);
+            widest.put(new Situation(s.position(), s.role()), r);
         }
-        for (Map.Entry<String, Double> e : widest.entrySet()) {
-            String[] key = e.getKey().split(" ");
-            double[] spot = plan.at(key[0], key[1]);
-            label(page, key[0], left + wide * spot[0], y + h * spot[1], e.getValue());
+        for (Map.Entry<Situation, Double> e : widest.entrySet()) {
+            String position = e.getKey().position();
+            double[] spot = plan.at(position, e.getKey().role());
+            label(page, position, left + wide * spot[0], y + h * spot[1], e.getValue());
         }
     }
 

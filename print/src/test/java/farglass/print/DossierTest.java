@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatIOException;
 
 import farglass.lexicon.Lexicon;
 import farglass.match.MatchRecord;
+import farglass.match.Role;
 import farglass.profile.Claim;
 import farglass.profile.ClaimWriter;
 import farglass.profile.Profile;
@@ -186,7 +187,7 @@ class DossierTest {
                 .attire("gi")
                 .ruleset("points-gi")
                 .halfLife(null)
-                .moment(new Moment("guard", Moment.Standing.BEHIND, Moment.Part.LAST_THIRD));
+                .moment(new Moment(Role.GUARD, Moment.Standing.BEHIND, Moment.Part.LAST_THIRD));
         String words = Basis.of(profile(narrow).evidence(), DAY);
         assertThat(words)
                 .contains("gi")

@@ -3,8 +3,10 @@ package farglass.desk.profile;
 import farglass.desk.shell.Desk;
 import farglass.desk.shell.Ui;
 import farglass.desk.shell.Words;
+import farglass.match.Coded;
 import farglass.match.MatchRecord;
 import farglass.match.RecordKind;
+import farglass.match.Role;
 import farglass.rules.Ruleset;
 import farglass.tendency.Filter;
 import farglass.tendency.Moment;
@@ -297,7 +299,9 @@ final class ProfileFilters extends VBox {
                 .opponents(whom)
                 .matches(sets.all().getOrDefault(chosen(set) == null ? "" : chosen(set), Set.of()))
                 .moment(new Moment(
-                        chosen(role),
+                        chosen(role) == null
+                                ? null
+                                : Coded.parse(Role.class, chosen(role)).orElseThrow(),
                         chosen(score) == null ? null : Moment.Standing.valueOf(chosen(score)),
                         chosen(clock) == null ? null : Moment.Part.valueOf(chosen(clock))));
     }

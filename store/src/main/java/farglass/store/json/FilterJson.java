@@ -3,6 +3,7 @@ package farglass.store.json;
 import com.fasterxml.jackson.databind.JsonNode;
 import farglass.match.Coded;
 import farglass.match.RecordKind;
+import farglass.match.Role;
 import farglass.tendency.Filter;
 import farglass.tendency.Moment;
 import farglass.tendency.Opponents;
@@ -42,7 +43,7 @@ final class FilterJson {
         put(m, "grade", o.grade());
         put(m, "minKg", o.minKg());
         put(m, "maxKg", o.maxKg());
-        put(m, "role", f.moment().role());
+        put(m, "role", f.moment().role() == null ? null : f.moment().role().code());
         put(m, "score", name(f.moment().score()));
         put(m, "clock", name(f.moment().clock()));
         return m;
@@ -93,7 +94,7 @@ final class FilterJson {
                         f.number("minKg", 0, 1000),
                         f.number("maxKg", 0, 1000)))
                 .moment(new Moment(
-                        f.text("role"),
+                        f.coded("role", Role.class),
                         value(f, "score", Moment.Standing.class),
                         value(f, "clock", Moment.Part.class)));
     }

@@ -114,7 +114,7 @@ public final class ProfileJson {
                         .toList());
         filters.put("opponents", f.opponents().ids().stream().sorted().toList());
         filters.put("lead", f.opponents().stance());
-        filters.put("role", f.moment().role());
+        filters.put("role", f.moment().role() == null ? null : f.moment().role().code());
         filters.put("score", f.moment().score() == null ? null : word(f.moment().score()));
         filters.put("clock", f.moment().clock() == null ? null : word(f.moment().clock()));
         return filters;
@@ -129,7 +129,7 @@ public final class ProfileJson {
         for (Places.Row row : Places.of(profile.evidence())) {
             Map<String, Object> m = new LinkedHashMap<>();
             m.put("position", row.position());
-            m.put("role", row.role());
+            m.put("role", row.role().code());
             m.put("ms", row.ms());
             m.put("share", EstimateJson.of(row.share()));
             rows.add(m);
@@ -142,7 +142,7 @@ public final class ProfileJson {
         for (Transitions.Row row : Transitions.of(profile.evidence())) {
             Map<String, Object> m = new LinkedHashMap<>();
             m.put("from", row.from());
-            m.put("role", row.role());
+            m.put("role", row.role().code());
             m.put("to", row.to());
             m.put("by", row.by());
             m.put("technique", row.technique());
@@ -217,19 +217,18 @@ public final class ProfileJson {
 
     private static Map<String, Object> dwell(Tables.Dwell d) {
         Map<String, Object> m = new LinkedHashMap<>();
-        m.put("position", d.position());
-        m.put("role", d.role());
+        m.put("position", d.at().position());
+        m.put("role", d.at().role().code());
         m.put("stays", d.stays());
         m.put("seenUntilMs", d.held().seenUntilMs());
         m.put("interval", d.held().clustered() ? "matches as units" : "stays as units");
         m.put("curve", curve(d.held(), "s"));
         List<Object> exits = new ArrayList<>();
-        for (Curve c : d.exits()) {
-            String[] to = c.cause().split(" ");
+        for (Tables.Exit e : d.exits()) {
             Map<String, Object> one = new LinkedHashMap<>();
-            one.put("to", to[0]);
-            one.put("role", to.length > 1 ? to[1] : null);
-            one.put("curve", curve(c, "f"));
+            one.put("to", e.to() == null ? e.curve().cause() : e.to().position());
+            one.put("role", e.to() == null ? null : e.to().role().code());
+            one.put("curve", curve(e.curve(), "f"));
             exits.add(one);
         }
         m.put("exits", exits);

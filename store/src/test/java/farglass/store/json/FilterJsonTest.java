@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatExceptionOfType;
 
 import farglass.match.RecordKind;
+import farglass.match.Role;
 import farglass.plan.PinnedClaim;
 import farglass.plan.Plan;
 import farglass.stats.Grade;
@@ -31,7 +32,7 @@ class FilterJsonTest {
                 .kinds(Set.of(RecordKind.MATCH, RecordKind.ROUND))
                 .matches(Set.of("m1", "m2"))
                 .opponents(new Opponents(Set.of("x"), "left", "black", 60.0, 70.0))
-                .moment(new Moment("guard", Moment.Standing.BEHIND, Moment.Part.LAST_TWO_MINUTES));
+                .moment(new Moment(Role.GUARD, Moment.Standing.BEHIND, Moment.Part.LAST_TWO_MINUTES));
         for (Filter f : new Filter[] {narrow, Filter.ALL, Filter.ALL.attire("gi")}) {
             Plan back = PlanJson.read(PlanJson.write(pinned(f)));
             assertThat(back.pinned().get(0).filter()).isEqualTo(f);

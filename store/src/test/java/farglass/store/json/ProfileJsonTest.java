@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.assertThatIOException;
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.ObjectMapper;
 import farglass.lexicon.Lexicon;
+import farglass.match.Role;
 import farglass.profile.Claim;
 import farglass.profile.ClaimWriter;
 import farglass.profile.Profile;
@@ -115,7 +116,7 @@ class ProfileJsonTest {
                 .attire("no-gi")
                 .dates(LocalDate.of(2029, 1, 1), LocalDate.of(2030, 1, 1))
                 .opponents(new Opponents(Set.of("juno-fastrel"), "left", null, null, null))
-                .moment(new Moment("guard", Moment.Standing.BEHIND, Moment.Part.LAST_TWO_MINUTES));
+                .moment(new Moment(Role.GUARD, Moment.Standing.BEHIND, Moment.Part.LAST_TWO_MINUTES));
         JsonNode d = document(narrow);
         JsonNode f = d.get("filters");
         assertThat(f.get("attire").asText()).isEqualTo("no-gi");

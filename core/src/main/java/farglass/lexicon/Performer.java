@@ -3,7 +3,7 @@ package farglass.lexicon;
 import com.fasterxml.jackson.annotation.JsonProperty;
 
 /** Which of the two athletes may do a technique in a position. */
-public enum Role {
+public enum Performer {
     /** The athlete playing guard. */
     @JsonProperty("guard")
     GUARD,
