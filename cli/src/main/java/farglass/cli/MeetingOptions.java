@@ -1,5 +1,6 @@
 package farglass.cli;
 
+import farglass.match.PersonName;
 import farglass.matchup.Meeting;
 import farglass.matchup.MeetingWriter;
 import farglass.matchup.Settings;
@@ -83,7 +84,7 @@ final class MeetingOptions {
     }
 
     private String first(String id) {
-        return index.name(id).split(" ")[0];
+        return PersonName.first(index.name(id));
     }
 
     String name(String id) {

@@ -3,6 +3,7 @@ package farglass.intake;
 import farglass.lexicon.Lexicon;
 import farglass.match.Edit;
 import farglass.match.MatchRecord;
+import farglass.match.PersonName;
 import farglass.match.PositionLine;
 import farglass.match.RemarkKind;
 import farglass.match.Tag;
@@ -179,7 +180,7 @@ public final class NoteReader {
 
     private static String surname(String who) {
         String w = who.strip();
-        return w.contains(" ") ? w.substring(w.lastIndexOf(' ') + 1) : w;
+        return w.contains(" ") ? PersonName.last(w) : w;
     }
 
     private String term(String word) {

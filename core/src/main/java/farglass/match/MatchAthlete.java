@@ -21,8 +21,8 @@ public record MatchAthlete(String id, String name, String marker, String colour,
         return new MatchAthlete(id, name, marker, colour, Map.of());
     }
 
-    /** Last word of the name: what fits beside a drawing. */
+    /** See {@link PersonName#last}. */
     public String surname() {
-        return name.substring(name.lastIndexOf(' ') + 1);
+        return PersonName.last(name);
     }
 }

@@ -1,5 +1,6 @@
 package farglass.matchup;
 
+import farglass.rules.PenaltyEffect;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
@@ -319,15 +320,15 @@ public final class Flow {
     }
 
     private double called(int s, int k, int a, int lo, double rate, double[] taking) {
-        String effect = grid.nextCall(k);
-        if (effect.equals("loss")) {
+        PenaltyEffect effect = grid.nextCall(k);
+        if (effect.loses()) {
             for (double m : taking) {
                 disqualified += rate * m;
             }
             return rate;
         }
-        int points = effect.startsWith("points:") && grid.points > 0 ? Integer.parseInt(effect.substring(7)) : 0;
-        int to = grid.rowAt(s, grid.afterCall(k), a - (effect.equals("advantage") ? 1 : 0)) + grid.pad - points + lo;
+        int points = grid.points > 0 ? effect.points() : 0;
+        int to = grid.rowAt(s, grid.afterCall(k), a - effect.advantages()) + grid.pad - points + lo;
         for (int i = 0; i < taking.length; i++) {
             next[to + i] += rate * taking[i];
         }

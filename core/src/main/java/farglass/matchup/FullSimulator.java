@@ -8,6 +8,7 @@ import farglass.match.MatchRecord;
 import farglass.match.Outcome;
 import farglass.match.Tag;
 import farglass.match.TagInfo;
+import farglass.rules.PenaltyEffect;
 import farglass.rules.Score;
 import farglass.rules.Scoring;
 import farglass.time.MatchTime;
@@ -231,11 +232,11 @@ public final class FullSimulator {
         private boolean called() {
             tags.add(new Tag.Call(
                     MatchTime.ofMs(now), CallKind.PENALTY, Corner.A, null, true, null, "stalling", name()));
-            String effect = programme.grid.nextCall(calls);
+            PenaltyEffect effect = programme.grid.nextCall(calls);
             calls = programme.grid.afterCall(calls);
-            advantages -= effect.equals("advantage") ? 1 : 0;
-            points -= effect.startsWith("points:") ? Integer.parseInt(effect.substring(7)) : 0;
-            return !effect.equals("loss");
+            advantages -= effect.advantages();
+            points -= effect.points();
+            return !effect.loses();
         }
 
         private Model.Branch branch(Model.Way w) {

@@ -1,5 +1,6 @@
 package farglass.matchup;
 
+import farglass.rules.PenaltyEffect;
 import farglass.rules.Ruleset;
 import java.util.List;
 
@@ -20,7 +21,7 @@ final class Grid {
     final int width;
     final int row;
     final int rowsPerPlace;
-    private final List<String> penalties;
+    private final List<PenaltyEffect> penalties;
     private final List<String> tieBreaks;
 
     Grid(Ruleset rules, int pad) {
@@ -81,8 +82,8 @@ final class Grid {
     }
 
     /** What the next stalling call does: {@code warning}, {@code advantage}, {@code points:2} or {@code loss}. */
-    String nextCall(int call) {
-        return penalties.isEmpty() ? "warning" : penalties.get(Math.min(call, penalties.size() - 1));
+    PenaltyEffect nextCall(int call) {
+        return penalties.isEmpty() ? PenaltyEffect.WARNING : penalties.get(Math.min(call, penalties.size() - 1));
     }
 
     int afterCall(int call) {

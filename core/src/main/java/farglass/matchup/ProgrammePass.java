@@ -1,5 +1,6 @@
 package farglass.matchup;
 
+import farglass.rules.PenaltyEffect;
 import java.util.Arrays;
 import java.util.List;
 
@@ -183,10 +184,10 @@ final class ProgrammePass {
         if (programme.own[s].hold < 0 || (callsSeen == 1 && !choose && given == null)) {
             return;
         }
-        String effect = grid.nextCall(k);
-        boolean loss = effect.equals("loss");
-        int points = effect.startsWith("points:") && grid.points > 0 ? Integer.parseInt(effect.substring(7)) : 0;
-        int advantage = effect.equals("advantage") ? 1 : 0;
+        PenaltyEffect effect = grid.nextCall(k);
+        boolean loss = effect.loses();
+        int points = grid.points > 0 ? effect.points() : 0;
+        int advantage = effect.advantages();
         int from = grid.rowAt(s, grid.afterCall(k), a - advantage) + grid.pad - points;
         double rate = programme.calls[s];
         for (int i = 0; i < width; i++) {

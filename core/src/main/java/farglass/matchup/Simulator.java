@@ -1,5 +1,6 @@
 package farglass.matchup;
 
+import farglass.rules.PenaltyEffect;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
@@ -208,12 +209,12 @@ public final class Simulator {
                 } else if (race.to[e] == Model.LOST) {
                     return 7;
                 } else if (race.to[e] == Race.CALL) {
-                    String effect = grid.nextCall(k);
-                    if (effect.equals("loss")) {
+                    PenaltyEffect effect = grid.nextCall(k);
+                    if (effect.loses()) {
                         return 8;
                     }
-                    advantages -= effect.equals("advantage") && grid.advantages > 0 ? 1 : 0;
-                    theirs += effect.startsWith("points:") ? Integer.parseInt(effect.substring(7)) : 0;
+                    advantages -= grid.advantages > 0 ? effect.advantages() : 0;
+                    theirs += effect.points();
                     k = grid.afterCall(k);
                 } else {
                     if (race.points[e] > 0) {

@@ -1,5 +1,7 @@
 package farglass.matchup;
 
+import farglass.rules.PenaltyEffect;
+
 /** What a match is worth from every place, at every score and time, under a policy. */
 public final class Solution {
     private final Programme programme;
@@ -100,12 +102,12 @@ public final class Solution {
     }
 
     private double called(int s, int step, int points, int advantages) {
-        String effect = programme.grid.nextCall(0);
-        if (effect.equals("loss")) {
+        PenaltyEffect effect = programme.grid.nextCall(0);
+        if (effect.loses()) {
             return 0;
         }
-        int lost = effect.startsWith("points:") ? Integer.parseInt(effect.substring(7)) : 0;
-        int advantage = effect.equals("advantage") ? 1 : 0;
+        int lost = effect.points();
+        int advantage = effect.advantages();
         return values[step + 1][
                 programme.grid.cell(s, programme.grid.afterCall(0), advantages - advantage, points - lost)];
     }

@@ -6,6 +6,7 @@ import farglass.stats.Trial;
 import farglass.tendency.Evidence;
 import farglass.tendency.Stays;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -83,8 +84,8 @@ final class GuardsPage {
 
     /** What brought the athlete into guard: own action, the other's, or none that was tagged. */
     private List<Claim> entered(List<Stays.Stay> stays) {
-        Map<String, List<Trial>> byWay = new TreeMap<>();
-        List<String> ways = new ArrayList<>();
+        Map<Way, List<Trial>> byWay = new TreeMap<>();
+        List<Way> ways = new ArrayList<>();
         for (Stays.Stay s : stays) {
             ways.add(way(s));
         }
@@ -96,24 +97,36 @@ final class GuardsPage {
             byWay.put(w, trials);
         });
         List<Claim> claims = new ArrayList<>();
-        byWay.forEach((w, trials) -> {
-            String technique = w.substring(w.indexOf(' ') + 1);
-            claims.add(q.plain(
-                    "entry." + w.replace(' ', '.'),
-                    Claim.Topic.ENTRY,
-                    "guard.entered." + w.substring(0, w.indexOf(' ')),
-                    q.words(q.lexicon().techniqueName(technique)),
-                    trials));
-        });
+        byWay.forEach((w, trials) -> claims.add(q.plain(
+                "entry." + w.who() + "." + w.technique(),
+                Claim.Topic.ENTRY,
+                "guard.entered." + w.who(),
+                q.words(q.lexicon().techniqueName(w.technique())),
+                trials)));
         return Techniques.mostFirst(claims);
     }
 
-    private static String way(Stays.Stay s) {
+    /**
+     * How a guard was come to.
+     *
+     * @param who {@code own}, {@code other}, or {@code untold} without a technique
+     */
+    private record Way(String who, String technique) implements Comparable<Way> {
+        private static final Comparator<Way> ORDER =
+                Comparator.comparing(Way::who).thenComparing(Way::technique);
+
+        @Override
+        public int compareTo(Way o) {
+            return ORDER.compare(this, o);
+        }
+    }
+
+    private static Way way(Stays.Stay s) {
         int by = s.first().byAction();
         if (by >= 0 && s.seen().record().tags().get(by) instanceof Tag.Action a) {
-            return (a.by() == s.seen().corner() ? "own " : "other ") + a.technique();
+            return new Way(a.by() == s.seen().corner() ? "own" : "other", a.technique());
         }
-        return "untold -";
+        return new Way("untold", "-");
     }
 
     /** The guards with enough stays, each with its chance of being passed and of a sweep within half a minute. */

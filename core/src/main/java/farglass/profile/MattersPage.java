@@ -83,15 +83,26 @@ final class MattersPage {
         return claims;
     }
 
+    /** @param who {@code own} or {@code other} */
+    private record Fact(String who, String fact) implements Comparable<Fact> {
+        private static final Comparator<Fact> ORDER =
+                Comparator.comparing(Fact::who).thenComparing(Fact::fact);
+
+        @Override
+        public int compareTo(Fact o) {
+            return ORDER.compare(this, o);
+        }
+    }
+
     /** Body facts of either athlete that held when the attack began, by family of attack. */
     private List<Claim> facts() {
-        IdentityHashMap<Evidence.Act, Set<String>> there = new IdentityHashMap<>();
-        TreeSet<String> seen = new TreeSet<>();
+        IdentityHashMap<Evidence.Act, Set<Fact>> there = new IdentityHashMap<>();
+        Set<Fact> seen = new TreeSet<>();
         for (Evidence.Act a : attacks) {
-            Set<String> held = new HashSet<>();
+            Set<Fact> held = new HashSet<>();
             before(a, (tag, changed) -> {
                 if (tag instanceof Tag.Body b && holds(b.until(), a, changed)) {
-                    held.add((b.of() == a.seen().corner() ? "own " : "other ") + b.fact());
+                    held.add(new Fact(b.of() == a.seen().corner() ? "own" : "other", b.fact()));
                 }
             });
             there.put(a, held);
@@ -99,14 +110,12 @@ final class MattersPage {
         }
         List<Claim> claims = new ArrayList<>();
         Map<String, List<Evidence.Act>> families = families();
-        for (String fact : seen) {
+        for (Fact fact : seen) {
             families.forEach((family, acts) -> compare(
                     claims,
-                    "matters.fact." + fact.replace(' ', '.') + "." + family,
-                    fact.startsWith("own ") ? "matters.fact.own" : "matters.fact.other",
-                    q.words(
-                            family.replace('-', ' '),
-                            fact.substring(fact.indexOf(' ') + 1).replace('-', ' ')),
+                    "matters.fact." + fact.who() + "." + fact.fact() + "." + family,
+                    "matters.fact." + fact.who(),
+                    q.words(family.replace('-', ' '), fact.fact().replace('-', ' ')),
                     acts,
                     a -> there.get(a).contains(fact)));
         }

@@ -44,16 +44,16 @@ final class Penalties {
         lostAt = c.t();
     }
 
-    private void penalise(Tag.Call c, int number, List<String> ladder, int tag) {
-        String effect = ladder.isEmpty() ? "warning" : ladder.get(Math.min(number, ladder.size()) - 1);
+    private void penalise(Tag.Call c, int number, List<PenaltyEffect> ladder, int tag) {
+        PenaltyEffect effect =
+                ladder.isEmpty() ? PenaltyEffect.WARNING : ladder.get(Math.min(number, ladder.size()) - 1);
         penalties.add(new Penalty(c.t(), c.who(), number, effect, tag));
         String why = "penalty " + number + " of the other";
-        if (effect.equals("advantage")) {
+        if (effect.advantages() > 0) {
             advantages.add(new Advantage(c.t(), c.who().other(), "penalty", why, tag));
-        } else if (effect.startsWith("points:")) {
-            int value = Integer.parseInt(effect.substring("points:".length()));
-            awards.add(new Award(c.t(), c.t(), c.who().other(), "penalty", value, why, tag));
-        } else if (effect.equals("loss")) {
+        } else if (effect.points() > 0) {
+            awards.add(new Award(c.t(), c.t(), c.who().other(), "penalty", effect.points(), why, tag));
+        } else if (effect.loses()) {
             lose(c);
         }
     }

@@ -20,7 +20,7 @@ import java.util.Set;
  * @param advantages ladder level from which an attempt that was not completed earns an advantage, by family; empty for none
  * @param nearAdvantage whether a scoring place left before the hold is over earns an advantage
  * @param dgpTop what coming up on top out of a double guard pull earns: "advantage" or "none"
- * @param penalties what each penalty does, in order: "warning", "advantage", "points:2", "loss"
+ * @param penalties what each penalty does, in order
  * @param pointsFrom share of the length from which on points count, 0..1
  * @param guardPull points for a guard pull from then on, usually negative; 0 for none
  * @param backPlaces positions that count as the back held
@@ -39,7 +39,7 @@ public record Ruleset(
         Map<String, Integer> advantages,
         boolean nearAdvantage,
         String dgpTop,
-        List<String> penalties,
+        List<PenaltyEffect> penalties,
         double pointsFrom,
         int guardPull,
         Set<String> backPlaces,

@@ -17,7 +17,6 @@ public final class RulesetReader {
     public static final String FORMAT = "farglass.ruleset/1";
     private static final Set<String> AWARDS = Set.of("takedown", "sweep", "pass", "knee-on-belly", "mount", "back");
     private static final Set<String> TIES = Set.of("points", "advantages", "penalties", "decision", "draw");
-    private static final String PENALTY = "warning|advantage|loss|points:[1-9]";
     private static final int MOST_POINTS = 20;
     private static final long MOST_MS = 3_600_000;
     private static final ObjectMapper JSON = new ObjectMapper();
@@ -50,7 +49,7 @@ public final class RulesetReader {
                     numbers(root, "advantages", null, 4),
                     root.path("nearAdvantage").asBoolean(false),
                     root.path("dgpTop").asText("none"),
-                    list(root, "penalties", PENALTY),
+                    penalties(root),
                     root.path("pointsFrom").asDouble(0),
                     root.path("guardPull").asInt(0),
                     new LinkedHashSet<>(list(root, "backPlaces", "[A-Z0-9]+")),
@@ -123,6 +122,18 @@ public final class RulesetReader {
         return read;
     }
 
+    private static List<PenaltyEffect> penalties(JsonNode root) throws RulesetException {
+        List<PenaltyEffect> read = new ArrayList<>();
+        JsonNode list = root.path("penalties");
+        for (int i = 0; i < list.size(); i++) {
+            String value = list.get(i).asText();
+            String path = "/penalties/" + i;
+            read.add(PenaltyEffect.parse(value)
+                    .orElseThrow(() -> new RulesetException(path, "\"" + value + "\" is not known here")));
+        }
+        return read;
+    }
+
     /** The ruleset as a file. */
     public static String write(Ruleset r) {
         Map<String, Object> m = new LinkedHashMap<>();
@@ -137,7 +148,7 @@ public final class RulesetReader {
         m.put("advantages", r.advantages());
         m.put("nearAdvantage", r.nearAdvantage());
         m.put("dgpTop", r.dgpTop());
-        m.put("penalties", r.penalties());
+        m.put("penalties", r.penalties().stream().map(PenaltyEffect::code).toList());
         m.put("pointsFrom", r.pointsFrom());
         m.put("guardPull", r.guardPull());
         m.put("backPlaces", r.backPlaces().stream().sorted().toList());

@@ -71,7 +71,7 @@ public record Score(
      * @param number which of his penalties, from 1
      * @param effect what it did
      */
-    public record Penalty(MatchTime t, Corner who, int number, String effect, int tag) {}
+    public record Penalty(MatchTime t, Corner who, int number, PenaltyEffect effect, int tag) {}
 
     /** The board from this moment on. */
     public record Step(MatchTime t, int a, int b, int advA, int advB, int penA, int penB) {}

@@ -3,6 +3,7 @@ package farglass.matchup;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import farglass.rules.PenaltyEffect;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
@@ -36,6 +37,7 @@ class GridTest {
     void callsFollowTheLadderOfTheRules() {
         Grid g = new Grid(Small.rules("points-gi"), 8);
         assertThat(List.of(g.nextCall(0), g.nextCall(1), g.nextCall(2), g.nextCall(3)))
+                .extracting(PenaltyEffect::code)
                 .containsExactly("warning", "advantage", "points:2", "loss");
         assertThat(g.afterCall(0)).isEqualTo(1);
         assertThat(g.afterCall(3)).isEqualTo(3);

@@ -68,7 +68,9 @@ class RulesetReaderTest {
                 .containsEntry("pass", 3)
                 .containsEntry("mount", 4)
                 .containsEntry("back", 4);
-        assertThat(gi.penalties()).containsExactly("warning", "advantage", "points:2", "loss");
+        assertThat(gi.penalties())
+                .extracting(PenaltyEffect::code)
+                .containsExactly("warning", "advantage", "points:2", "loss");
         Ruleset late = Rulesets.builtIn().of("late-points", null).orElseThrow();
         assertThat(late.pointsFrom()).isEqualTo(0.5);
         assertThat(late.guardPull()).isEqualTo(-1);

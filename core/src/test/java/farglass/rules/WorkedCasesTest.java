@@ -108,7 +108,9 @@ class WorkedCasesTest {
                         n.missing(),
                         n.heldMs() / 1000.0)));
         s.advantages().forEach(a -> lines.add("adv " + a.who().code() + " " + a.from()));
-        s.penalties().forEach(p -> lines.add("pen " + p.who().code() + " " + p.number() + " " + p.effect()));
+        s.penalties()
+                .forEach(p -> lines.add("pen " + p.who().code() + " " + p.number() + " "
+                        + p.effect().code()));
         s.findings().stream().map(Finding::code).forEach(c -> lines.add("finding " + c));
         return lines;
     }

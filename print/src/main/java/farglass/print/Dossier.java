@@ -3,6 +3,7 @@ package farglass.print;
 import farglass.chart.ChartPlan;
 import farglass.match.FilmRef;
 import farglass.match.MatchRecord;
+import farglass.match.PersonName;
 import farglass.match.Result;
 import farglass.profile.Claim;
 import farglass.profile.ClaimWriter;
@@ -98,7 +99,7 @@ public final class Dossier {
     }
 
     private String surname() {
-        return athlete.substring(athlete.lastIndexOf(' ') + 1);
+        return PersonName.last(athlete);
     }
 
     private void head() throws IOException {

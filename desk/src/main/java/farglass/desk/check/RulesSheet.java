@@ -3,6 +3,7 @@ package farglass.desk.check;
 import farglass.desk.shell.Desk;
 import farglass.desk.shell.Ui;
 import farglass.desk.shell.Words;
+import farglass.rules.PenaltyEffect;
 import farglass.rules.Ruleset;
 import farglass.rules.RulesetException;
 import farglass.rules.RulesetReader;
@@ -10,6 +11,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
+import java.util.stream.Collectors;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
@@ -62,7 +64,10 @@ final class RulesSheet extends StackPane {
         line = field("rules-line", Double.toString(shown.pointsFrom()), 4);
         pull = field("rules-pull", Integer.toString(shown.guardPull()), 3);
         overtime = field("rules-overtime", Long.toString(shown.overtimeMs()), 6);
-        penalties = field("rules-penalties", String.join(", ", shown.penalties()), 28);
+        penalties = field(
+                "rules-penalties",
+                shown.penalties().stream().map(PenaltyEffect::code).collect(Collectors.joining(", ")),
+                28);
         ties = field("rules-ties", String.join(", ", shown.tieBreaks()), 28);
         restricted = field(
                 "rules-restricted",
@@ -157,7 +162,7 @@ final class RulesSheet extends StackPane {
                     numbers(levels),
                     near.isSelected(),
                     dgp.isSelected() ? "advantage" : "none",
-                    list(penalties),
+                    effects(),
                     Double.parseDouble(line.getText().strip()),
                     Math.toIntExact(whole(pull)),
                     shown.backPlaces(),
@@ -191,5 +196,12 @@ final class RulesSheet extends StackPane {
 
     private static List<String> list(TextField f) {
         return f.getText().isBlank() ? List.of() : List.of(f.getText().strip().split("\\s*,\\s*"));
+    }
+
+    private List<PenaltyEffect> effects() {
+        return list(penalties).stream()
+                .map(code -> PenaltyEffect.parse(code)
+                        .orElseThrow(() -> new IllegalArgumentException(Words.of("rules.penalty", code))))
+                .toList();
     }
 }

@@ -115,7 +115,7 @@ final class ScoreSheet extends VBox {
                     p.t(),
                     p.who(),
                     Words.of("check.penalty", p.number()),
-                    Words.of("penalty." + p.effect().replaceAll(":.*", "")),
+                    Words.of("penalty." + p.effect().code().replaceAll(":.*", "")),
                     p.tag(),
                     true));
         }

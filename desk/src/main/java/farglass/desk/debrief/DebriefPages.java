@@ -11,6 +11,7 @@ import farglass.desk.shell.Desk;
 import farglass.desk.shell.Ui;
 import farglass.desk.shell.Words;
 import farglass.match.Coded;
+import farglass.match.PersonName;
 import farglass.matchup.MeetingWriter;
 import java.util.List;
 import java.util.Locale;
@@ -168,8 +169,8 @@ final class DebriefPages {
         MeetingWriter w = new MeetingWriter(
                 Locale.ENGLISH,
                 desk.lexicon(),
-                desk.nameOf(desk.plan().get().us()).split(" ")[0],
-                desk.nameOf(desk.plan().get().them()).split(" ")[0]);
+                PersonName.first(desk.nameOf(desk.plan().get().us())),
+                PersonName.first(desk.nameOf(desk.plan().get().them())));
         for (Surprise s : d.surprises()) {
             box.getChildren()
                     .add(lines.row(

@@ -4,6 +4,7 @@ import farglass.desk.shell.Desk;
 import farglass.desk.shell.Pages;
 import farglass.desk.shell.Ui;
 import farglass.desk.shell.Words;
+import farglass.match.PersonName;
 import farglass.matchup.Bracket;
 import farglass.matchup.Meeting;
 import farglass.matchup.MeetingWriter;
@@ -190,6 +191,6 @@ final class BracketPage extends VBox {
     }
 
     private String first(String id) {
-        return desk.nameOf(id).split(" ")[0];
+        return PersonName.first(desk.nameOf(id));
     }
 }

@@ -3,6 +3,7 @@ package farglass.desk.matchup;
 import farglass.desk.shell.Desk;
 import farglass.desk.shell.Words;
 import farglass.match.MatchRecord;
+import farglass.match.PersonName;
 import farglass.matchup.Exit;
 import farglass.matchup.KnownGame;
 import farglass.matchup.Meeting;
@@ -250,8 +251,6 @@ public final class MeetingModel {
     }
 
     private String first(String id) {
-        String whole = desk.nameOf(id);
-        int blank = whole.indexOf(' ');
-        return blank > 0 ? whole.substring(0, blank) : whole;
+        return PersonName.first(desk.nameOf(id));
     }
 }

@@ -4,6 +4,7 @@ import farglass.desk.shell.Desk;
 import farglass.desk.shell.Ui;
 import farglass.desk.shell.Words;
 import farglass.match.MatchRecord;
+import farglass.match.PersonName;
 import farglass.match.Result;
 import farglass.profile.Comparison;
 import farglass.tendency.Filter;
@@ -82,7 +83,7 @@ final class ComparePage extends VBox {
     }
 
     private static String surname(String name) {
-        return name.substring(name.lastIndexOf(' ') + 1);
+        return PersonName.last(name);
     }
 
     private static String meeting(MatchRecord r) {

@@ -9,6 +9,7 @@ import farglass.desk.shell.Station;
 import farglass.desk.shell.Ui;
 import farglass.desk.shell.Words;
 import farglass.match.MatchRecord;
+import farglass.match.PersonName;
 import farglass.plan.PinnedClaim;
 import farglass.profile.Answer;
 import farglass.profile.Claim;
@@ -152,7 +153,7 @@ public final class ProfileStation implements Station, Keys.Bound, Deeds {
 
     private String surname(String who) {
         String full = desk.nameOf(who);
-        return full.substring(full.lastIndexOf(' ') + 1);
+        return PersonName.last(full);
     }
 
     @Override
