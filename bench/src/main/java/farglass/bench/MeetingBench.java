@@ -2,16 +2,16 @@ package farglass.bench;
 
 import farglass.lexicon.Lexicon;
 import farglass.match.MatchAthlete;
-import farglass.matchup.Flow;
+import farglass.matchup.BackwardInduction;
+import farglass.matchup.Constraints;
+import farglass.matchup.ForwardPass;
 import farglass.matchup.FullSimulator;
 import farglass.matchup.Meeting;
 import farglass.matchup.Outcomes;
-import farglass.matchup.Programme;
-import farglass.matchup.Settings;
 import farglass.matchup.Simulator;
 import farglass.matchup.Solution;
+import farglass.matchup.SolverSettings;
 import farglass.matchup.Uncertainty;
-import farglass.matchup.Wishes;
 import farglass.rules.Ruleset;
 import farglass.rules.Rulesets;
 import farglass.simulate.DemoLibrary;
@@ -39,27 +39,28 @@ final class MeetingBench {
     private final LibraryIndex index =
             LibraryIndex.of(DemoLibrary.matches(Lexicon.builtIn(), DemoLibrary.SEED), Lexicon.builtIn());
 
-    private Meeting meeting(String them, Ruleset rules, Settings settings) {
+    private Meeting meeting(String them, Ruleset rules, SolverSettings settings) {
         return Meeting.of(
                 index,
                 new Meeting.Question(
-                        US, them, rules, Filter.ALL, LocalDate.of(2031, 5, 3), 480_000, settings, Wishes.NONE));
+                        US, them, rules, Filter.ALL, LocalDate.of(2031, 5, 3), 480_000, settings, Constraints.NONE));
     }
 
     void run() throws Exception {
         Ruleset points = Rulesets.builtIn().orUsual("points-gi", null);
-        Meeting m = meeting(THEM.get(0), points, Settings.USUAL.emphasis(1));
-        Programme p = new Programme(m.model(), m.question().settings());
+        Meeting m = meeting(THEM.get(0), points, SolverSettings.USUAL.emphasis(1));
+        BackwardInduction p = new BackwardInduction(m.model(), m.question().settings());
         System.out.printf(
                 Locale.ROOT,
                 "MeetingBench: %d places, %d steps%n",
-                m.model().places().size(),
+                m.model().states().size(),
                 p.steps());
-        line("programme with options, 5 s steps", median(() -> p.best(Programme.Answer.NEVER)), 1.5);
-        Meeting coarse = m.under(Settings.USUAL.coarse(), Wishes.NONE);
+        line("programme with options, 5 s steps", median(() -> p.best(BackwardInduction.Answer.NEVER)), 1.5);
+        Meeting coarse = m.under(SolverSettings.USUAL.coarse(), Constraints.NONE);
         line("dial or what-if, 12 s steps", median(coarse::glance), 1);
-        Solution best = p.best(Programme.Answer.NEVER);
-        System.out.printf(Locale.ROOT, "  %-40s %8.2f s%n", "forward pass with leverage", median(() -> Flow.of(best)));
+        Solution best = p.best(BackwardInduction.Answer.NEVER);
+        System.out.printf(
+                Locale.ROOT, "  %-40s %8.2f s%n", "forward pass with leverage", median(() -> ForwardPass.of(best)));
         simulators(p, best);
         long from = System.nanoTime();
         Uncertainty.of(m, 1, x -> {}, () -> false);
@@ -87,7 +88,7 @@ final class MeetingBench {
         System.out.printf(Locale.ROOT, "  %-40s %8.2f s  limit %.1f: %.2f%n", what, seconds, limit, seconds / limit);
     }
 
-    private static void simulators(Programme p, Solution best) {
+    private static void simulators(BackwardInduction p, Solution best) {
         Simulator fast = new Simulator(p, best.policy());
         fast.run(MATCHES / 2, 1, () -> false);
         long from = System.nanoTime();
@@ -125,8 +126,9 @@ final class MeetingBench {
     private void agreement() {
         for (Ruleset rules : Rulesets.builtIn().all()) {
             for (String them : THEM) {
-                Programme p = new Programme(meeting(them, rules, Settings.USUAL).model(), Settings.USUAL.emphasis(1));
-                Solution best = p.best(Programme.Answer.NEVER);
+                BackwardInduction p = new BackwardInduction(
+                        meeting(them, rules, SolverSettings.USUAL).model(), SolverSettings.USUAL.emphasis(1));
+                Solution best = p.best(BackwardInduction.Answer.NEVER);
                 Outcomes o = new Simulator(p, best.policy()).run(MATCHES, 9, () -> false);
                 Outcomes full = new FullSimulator(p, best.policy(), A, B).run(20_000, 9, () -> false);
                 double off = Math.abs(o.win() - best.win());

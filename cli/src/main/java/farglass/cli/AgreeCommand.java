@@ -90,7 +90,7 @@ final class AgreeCommand implements Callable<Integer> {
                 "warning",
                 a.id().equals(b.id()) ? null : "The records have different ids: " + a.id() + " and " + b.id() + ".");
         output.print(m);
-        return Main.DONE;
+        return CliMain.DONE;
     }
 
     private static List<String> names(MatchRecord r, List<Integer> indices) {

@@ -40,7 +40,7 @@ final class BackupCommand implements Callable<Integer> {
             m.put("backup", made.toString());
             m.put("bytes", Files.size(made));
             output.print(m);
-            return Main.DONE;
+            return CliMain.DONE;
         } catch (LibraryException | IOException e) {
             throw new Unreadable(e.getMessage());
         }

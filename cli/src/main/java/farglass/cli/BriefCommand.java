@@ -75,6 +75,6 @@ final class BriefCommand implements Callable<Integer> {
         m.put("files", done.files().stream().map(Path::toString).toList());
         m.put("errors", source.errors());
         output.print(m);
-        return source.errors().isEmpty() ? Main.DONE : Main.UNREADABLE;
+        return source.errors().isEmpty() ? CliMain.DONE : CliMain.UNREADABLE;
     }
 }

@@ -73,7 +73,7 @@ final class CampCommand implements Callable<Integer> {
         }
         Preparation p = Preparation.of(PlanFile.proposal(plan).skills(), camp, from, event);
         output.print(document(p, camp));
-        return Main.DONE;
+        return CliMain.DONE;
     }
 
     private Set<DayOfWeek> weekdays() {

@@ -35,7 +35,7 @@ final class CheckCommand implements Callable<Integer> {
         }
         Map<String, Object> all = MatchFiles.each(files, r -> document(r, words));
         output.print(all);
-        return ((List<?>) all.get("errors")).isEmpty() ? Main.DONE : Main.UNREADABLE;
+        return ((List<?>) all.get("errors")).isEmpty() ? CliMain.DONE : CliMain.UNREADABLE;
     }
 
     private static Map<String, Object> document(MatchRecord r, TeamWords words) {

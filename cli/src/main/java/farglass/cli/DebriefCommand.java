@@ -98,7 +98,7 @@ final class DebriefCommand implements Callable<Integer> {
         m.put("brier", scored.isEmpty() ? null : c.brier());
         m.put("logScore", scored.isEmpty() ? null : c.log());
         output.print(m);
-        return Main.DONE;
+        return CliMain.DONE;
     }
 
     private Said said(String text, Lexicon lexicon) throws Unreadable {

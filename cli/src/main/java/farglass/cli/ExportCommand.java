@@ -68,7 +68,7 @@ final class ExportCommand implements Callable<Integer> {
         done.put("matches", records.size());
         done.put("plans", plans.size());
         output.print(done);
-        return Main.DONE;
+        return CliMain.DONE;
     }
 
     private void write(Source source, List<MatchRecord> records, List<Plan> plans) throws IOException {

@@ -5,7 +5,7 @@ import farglass.film.FilmException;
 import farglass.film.FilmFile;
 import farglass.film.map.ClockReading;
 import farglass.film.map.MapFinder;
-import farglass.film.map.Proposal;
+import farglass.film.map.MapProposal;
 import farglass.film.reel.Still;
 import farglass.store.WholeFile;
 import farglass.time.Clock;
@@ -37,7 +37,7 @@ final class FilmCommand {
     int info(@Parameters(paramLabel = "FILM") Path path) throws Unreadable {
         try (FilmFile film = FilmFile.open(path)) {
             output.print(film.info());
-            return Main.DONE;
+            return CliMain.DONE;
         } catch (FilmException e) {
             throw new Unreadable(e.getMessage());
         }
@@ -68,7 +68,7 @@ final class FilmCommand {
             done.put("ms", film.timeOf(frame).ms());
             done.put("out", out.toString());
             output.print(done);
-            return Main.DONE;
+            return CliMain.DONE;
         } catch (FilmException e) {
             throw new Unreadable(e.getMessage());
         } catch (IOException e) {
@@ -92,9 +92,9 @@ final class FilmCommand {
         Box clock = box == null ? null : box(box);
         Boolean down = direction == null ? null : direction.equals("down");
         try (FilmFile film = FilmFile.open(path)) {
-            Proposal found = MapFinder.of(film).box(clock).down(down).find(x -> {}, () -> false);
+            MapProposal found = MapFinder.of(film).box(clock).down(down).find(x -> {}, () -> false);
             output.print(document(found));
-            return Main.DONE;
+            return CliMain.DONE;
         } catch (FilmException e) {
             throw new Unreadable(e.getMessage());
         }
@@ -116,9 +116,9 @@ final class FilmCommand {
         throw new IllegalArgumentException("--box: \"" + text + "\" is not four whole numbers x,y,width,height");
     }
 
-    private static Map<String, Object> document(Proposal found) {
+    private static Map<String, Object> document(MapProposal found) {
         List<Map<String, Object>> segments = new ArrayList<>();
-        for (Proposal.Part p : found.segments()) {
+        for (MapProposal.Part p : found.segments()) {
             Segment s = p.segment();
             Map<String, Object> m = new LinkedHashMap<>();
             m.put("fromMs", s.from().ms());

@@ -64,6 +64,6 @@ final class ImportCommand implements Callable<Integer> {
             imported.add(m);
         }
         output.print(Map.of("imported", imported));
-        return Main.DONE;
+        return CliMain.DONE;
     }
 }

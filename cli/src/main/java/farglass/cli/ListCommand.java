@@ -56,7 +56,7 @@ final class ListCommand implements Callable<Integer> {
         }
         m.put("errors", source.errors());
         output.print(m);
-        return source.errors().isEmpty() ? Main.DONE : Main.UNREADABLE;
+        return source.errors().isEmpty() ? CliMain.DONE : CliMain.UNREADABLE;
     }
 
     private static List<Object> athletes(List<MatchRecord> records) {

@@ -1,10 +1,10 @@
 package farglass.cli;
 
 import farglass.match.PersonName;
+import farglass.matchup.Constraints;
 import farglass.matchup.Meeting;
 import farglass.matchup.MeetingWriter;
-import farglass.matchup.Settings;
-import farglass.matchup.Wishes;
+import farglass.matchup.SolverSettings;
 import farglass.rules.Ruleset;
 import farglass.tendency.LibraryIndex;
 import farglass.work.meeting.MeetingService;
@@ -39,7 +39,7 @@ final class MeetingOptions {
     private int minutes = 8;
 
     @Option(names = "--emphasis", paramLabel = "0..1", description = "0 own game, 1 this opponent; default 0.5")
-    private double emphasis = Settings.USUAL.emphasis();
+    private double emphasis = SolverSettings.USUAL.emphasis();
 
     @Option(names = "--as-of", paramLabel = "DATE")
     private LocalDate asOf;
@@ -71,8 +71,8 @@ final class MeetingOptions {
         Meeting m = MeetingService.meeting(
                 index,
                 new MeetingService.Ask(us, them, rules, attire, asOf, (long) minutes * MINUTE_MS),
-                Settings.USUAL.emphasis(emphasis),
-                Wishes.NONE);
+                SolverSettings.USUAL.emphasis(emphasis),
+                Constraints.NONE);
         if (!m.enough()) {
             throw new Unreadable(writer().missing(m));
         }

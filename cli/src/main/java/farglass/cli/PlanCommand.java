@@ -1,8 +1,8 @@
 package farglass.cli;
 
 import farglass.matchup.Meeting;
+import farglass.matchup.MeetingSolution;
 import farglass.matchup.Proposal;
-import farglass.matchup.Solved;
 import farglass.matchup.Uncertainty;
 import farglass.store.json.ProposalJson;
 import java.time.Clock;
@@ -32,12 +32,12 @@ final class PlanCommand implements Callable<Integer> {
     @Override
     public Integer call() throws Unreadable {
         Meeting meeting = options.meeting(clock, output);
-        Solved solved = meeting.solve();
+        MeetingSolution solved = meeting.solve();
         Uncertainty u = noDraws ? null : Uncertainty.of(meeting, options.seed(), x -> {}, () -> false);
         Map<String, Object> document =
                 new ProposalJson(Proposal.of(solved, u), options.writer()).document(options.seed());
         document.put("errors", options.errors());
         output.print(document);
-        return options.errors().isEmpty() ? Main.DONE : Main.UNREADABLE;
+        return options.errors().isEmpty() ? CliMain.DONE : CliMain.UNREADABLE;
     }
 }

@@ -88,7 +88,7 @@ final class ProfileCommand implements Callable<Integer> {
         Map<String, Object> document = new ProfileJson(profile, Tables.of(profile, SEED)).document();
         document.put("errors", source.errors());
         output.print(document);
-        return source.errors().isEmpty() ? Main.DONE : Main.UNREADABLE;
+        return source.errors().isEmpty() ? CliMain.DONE : CliMain.UNREADABLE;
     }
 
     private void write(Profile profile, Source source) throws Unreadable {

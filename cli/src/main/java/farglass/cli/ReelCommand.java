@@ -81,6 +81,6 @@ final class ReelCommand implements Callable<Integer> {
         m.put("files", done.files().stream().map(Path::toString).toList());
         m.put("errors", source.errors());
         output.print(m);
-        return source.errors().isEmpty() ? Main.DONE : Main.UNREADABLE;
+        return source.errors().isEmpty() ? CliMain.DONE : CliMain.UNREADABLE;
     }
 }

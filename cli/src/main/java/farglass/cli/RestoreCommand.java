@@ -1,7 +1,7 @@
 package farglass.cli;
 
-import farglass.store.Difference;
 import farglass.store.Library;
+import farglass.store.LibraryDifference;
 import farglass.store.LibraryException;
 import farglass.store.Restoring;
 import java.nio.file.Path;
@@ -45,7 +45,7 @@ final class RestoreCommand implements Callable<Integer> {
     public Integer call() throws Unreadable {
         try {
             Restoring restoring = new Restoring(library, backup, clock);
-            Difference d = restoring.difference();
+            LibraryDifference d = restoring.difference();
             Restoring.Done done = look ? null : matches.isEmpty() ? restoring.whole() : single();
             Map<String, Object> m = new LinkedHashMap<>();
             m.put("library", library.toString());
@@ -54,7 +54,7 @@ final class RestoreCommand implements Callable<Integer> {
             m.put("kept", done == null ? null : done.kept().map(Path::toString).orElse(null));
             m.put("differed", difference(d));
             output.print(m);
-            return Main.DONE;
+            return CliMain.DONE;
         } catch (LibraryException e) {
             throw new Unreadable(e.getMessage());
         }
@@ -67,9 +67,9 @@ final class RestoreCommand implements Callable<Integer> {
         }
     }
 
-    private static Map<String, Object> difference(Difference d) {
+    private static Map<String, Object> difference(LibraryDifference d) {
         List<Object> rows = new ArrayList<>();
-        for (Difference.Match match : d.matches()) {
+        for (LibraryDifference.Match match : d.matches()) {
             Map<String, Object> row = new LinkedHashMap<>();
             row.put("id", match.id());
             row.put("match", match.title());

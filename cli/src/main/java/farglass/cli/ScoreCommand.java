@@ -40,11 +40,11 @@ final class ScoreCommand implements Callable<Integer> {
         }
         if (files.size() == 1) {
             output.print(document(MatchFiles.read(files.get(0)), words));
-            return Main.DONE;
+            return CliMain.DONE;
         }
         Map<String, Object> all = MatchFiles.each(files, r -> document(r, words));
         output.print(all);
-        return ((List<?>) all.get("errors")).isEmpty() ? Main.DONE : Main.UNREADABLE;
+        return ((List<?>) all.get("errors")).isEmpty() ? CliMain.DONE : CliMain.UNREADABLE;
     }
 
     private Map<String, Object> document(MatchRecord r, TeamWords words) {

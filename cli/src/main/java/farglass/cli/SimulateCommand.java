@@ -2,11 +2,11 @@ package farglass.cli;
 
 import farglass.match.MatchAthlete;
 import farglass.match.MatchRecord;
+import farglass.matchup.BackwardInduction;
 import farglass.matchup.FullSimulator;
 import farglass.matchup.Meeting;
 import farglass.matchup.Outcomes;
 import farglass.matchup.Policy;
-import farglass.matchup.Programme;
 import farglass.matchup.Simulator;
 import farglass.store.WholeFile;
 import farglass.store.json.MatchJson;
@@ -65,8 +65,9 @@ final class SimulateCommand implements Callable<Integer> {
             throw new IllegalArgumentException("--rules: \"" + rules + "\" is not one of model, full");
         }
         Meeting meeting = options.meeting(clock, output);
-        Programme p = new Programme(meeting.model(), meeting.question().settings());
-        Policy policy = natural ? null : p.best(Programme.Answer.BEHIND).policy();
+        BackwardInduction p =
+                new BackwardInduction(meeting.model(), meeting.question().settings());
+        Policy policy = natural ? null : p.best(BackwardInduction.Answer.BEHIND).policy();
         FullSimulator full = new FullSimulator(
                 p,
                 policy,
@@ -88,7 +89,7 @@ final class SimulateCommand implements Callable<Integer> {
         document.put("scores", scores(o));
         document.put("errors", options.errors());
         output.print(document);
-        return options.errors().isEmpty() ? Main.DONE : Main.UNREADABLE;
+        return options.errors().isEmpty() ? CliMain.DONE : CliMain.UNREADABLE;
     }
 
     private MatchAthlete athlete(String id) {

@@ -56,7 +56,7 @@ final class VerifyCommand implements Callable<Integer> {
         m.put("faults", v.faults());
         m.put("backups", copies);
         output.print(m);
-        return v.good() ? Main.DONE : Main.UNREADABLE;
+        return v.good() ? CliMain.DONE : CliMain.UNREADABLE;
     }
 
     private Verification verified(Path file) {

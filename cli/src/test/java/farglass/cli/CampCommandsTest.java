@@ -47,7 +47,7 @@ class CampCommandsTest {
             }
         }
         ByteArrayOutputStream out = new ByteArrayOutputStream();
-        Main.run(
+        CliMain.run(
                 new PrintStream(out, true, StandardCharsets.UTF_8),
                 System.err,
                 Clock.systemUTC(),
@@ -68,7 +68,7 @@ class CampCommandsTest {
     private static Ran run(Object... args) throws Exception {
         ByteArrayOutputStream out = new ByteArrayOutputStream();
         ByteArrayOutputStream err = new ByteArrayOutputStream();
-        int code = Main.run(
+        int code = CliMain.run(
                 new PrintStream(out, true, StandardCharsets.UTF_8),
                 new PrintStream(err, true, StandardCharsets.UTF_8),
                 Clock.systemUTC(),

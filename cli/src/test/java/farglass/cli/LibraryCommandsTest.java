@@ -45,7 +45,7 @@ class LibraryCommandsTest {
     private static Ran run(Object... args) {
         ByteArrayOutputStream out = new ByteArrayOutputStream();
         ByteArrayOutputStream err = new ByteArrayOutputStream();
-        int code = Main.run(
+        int code = CliMain.run(
                 new PrintStream(out, true, StandardCharsets.UTF_8),
                 new PrintStream(err, true, StandardCharsets.UTF_8),
                 NOON,
@@ -70,7 +70,7 @@ class LibraryCommandsTest {
         String known = all.get("athletes").get(0).get("id").asText();
         assertThat(run("list", library, "athletes").json().has("matches")).isFalse();
         Ran ran = run("profile", "--library", library, "--athlete", "nobody");
-        assertThat(ran.code()).isEqualTo(Main.UNREADABLE);
+        assertThat(ran.code()).isEqualTo(CliMain.UNREADABLE);
         assertThat(ran.err()).contains("nobody", known).hasLineCount(1);
     }
 
@@ -105,7 +105,7 @@ class LibraryCommandsTest {
         java.util.Arrays.fill(bytes, bytes.length / 2, bytes.length / 2 + 4096, (byte) 7);
         Files.write(library, bytes);
         Ran ran = run("verify", library);
-        assertThat(ran.code()).isEqualTo(Main.UNREADABLE);
+        assertThat(ran.code()).isEqualTo(CliMain.UNREADABLE);
         assertThat(ran.json().get("faults")).isNotEmpty();
         assertThat(ran.json().get("backups").get(0).get("good").asBoolean()).isTrue();
     }
@@ -121,7 +121,7 @@ class LibraryCommandsTest {
             assertThat(exported.code()).isZero();
             assertThat(exported.err()).contains("not noted in the library");
             assertThat(out).exists();
-            assertThat(run("import", library, library).code()).isEqualTo(Main.UNREADABLE);
+            assertThat(run("import", library, library).code()).isEqualTo(CliMain.UNREADABLE);
         }
     }
 
@@ -136,7 +136,7 @@ class LibraryCommandsTest {
         Path bad = Files.writeString(
                 folder.resolve("b.match.json"), nasty.replace("points-gi\"", "\u001b[31m" + "x".repeat(5000)));
         Ran refused = run("score", bad);
-        assertThat(refused.code()).isEqualTo(Main.UNREADABLE);
+        assertThat(refused.code()).isEqualTo(CliMain.UNREADABLE);
         assertThat(refused.err().strip()).hasSizeLessThan(300).hasLineCount(1).doesNotContain("\u001b");
     }
 
@@ -162,7 +162,7 @@ class LibraryCommandsTest {
                 .extracting(r -> r.get("id").asText())
                 .contains("house-rules", "points-gi");
         Path file = Files.writeString(folder.resolve("a.match.json"), MatchJson.write(records.get(0)));
-        assertThat(run("score", file, "--ruleset", "house-rules").code()).isEqualTo(Main.BAD_ARGUMENTS);
+        assertThat(run("score", file, "--ruleset", "house-rules").code()).isEqualTo(CliMain.BAD_ARGUMENTS);
         Ran ran = run("score", file, "--ruleset", "house-rules", "--library", library);
         assertThat(ran.code()).isZero();
         assertThat(ran.json().get("ruleset").asText()).isEqualTo("house-rules");

@@ -48,7 +48,7 @@ class MainTest {
         ByteArrayOutputStream out = new ByteArrayOutputStream();
         ByteArrayOutputStream err = new ByteArrayOutputStream();
         String[] words = Stream.of(args).map(Object::toString).toArray(String[]::new);
-        int code = Main.run(
+        int code = CliMain.run(
                 new PrintStream(out, true, StandardCharsets.UTF_8),
                 new PrintStream(err, true, StandardCharsets.UTF_8),
                 CLOCK,

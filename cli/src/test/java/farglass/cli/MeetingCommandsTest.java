@@ -39,7 +39,7 @@ class MeetingCommandsTest {
     private static Ran run(Object... args) throws Exception {
         ByteArrayOutputStream out = new ByteArrayOutputStream();
         ByteArrayOutputStream err = new ByteArrayOutputStream();
-        int code = Main.run(
+        int code = CliMain.run(
                 new PrintStream(out, true, StandardCharsets.UTF_8),
                 new PrintStream(err, true, StandardCharsets.UTF_8),
                 Clock.systemUTC(),

@@ -1,8 +1,8 @@
 package farglass.brief;
 
 import farglass.conduct.Clause;
+import farglass.conduct.EventPattern;
 import farglass.conduct.Occurrence;
-import farglass.conduct.Sight;
 import farglass.match.Corner;
 import farglass.match.MatchRecord;
 import farglass.match.Tag;
@@ -185,9 +185,9 @@ public final class Briefing {
 
     /** Where the one who acts has done on film what the fork names. */
     private List<TagRef> moments(Fork f) {
-        Sight s = Occurrence.named(f.text(), f.ours(), index.lexicon()).orElse(null);
+        EventPattern s = Occurrence.named(f.text(), f.ours(), index.lexicon()).orElse(null);
         List<TagRef> found = new ArrayList<>();
-        if (s == null || s.kind() == Sight.Kind.PLACE) {
+        if (s == null || s.kind() == EventPattern.Kind.PLACE) {
             return found;
         }
         String who = f.ours() ? plan.us() : plan.them();

@@ -6,9 +6,9 @@ import farglass.match.Corner;
 import farglass.match.Side;
 import farglass.match.Span;
 import farglass.match.Tag;
-import farglass.matchup.Groups;
 import farglass.matchup.MeetingWriter;
-import farglass.matchup.Place;
+import farglass.matchup.ModelState;
+import farglass.matchup.StateSpace;
 import farglass.tendency.Evidence;
 import farglass.tendency.Reactions;
 import java.text.MessageFormat;
@@ -31,7 +31,7 @@ public final class CardWriter {
     private final Locale locale;
     private final Lexicon lexicon;
     private final MeetingWriter writer;
-    private final Groups groups;
+    private final StateSpace groups;
     private final Evidence them;
     private final List<Reactions.Row> answers;
 
@@ -44,7 +44,7 @@ public final class CardWriter {
         this.locale = locale;
         this.lexicon = them.lexicon();
         this.writer = writer;
-        this.groups = new Groups(lexicon);
+        this.groups = new StateSpace(lexicon);
         this.them = them;
         this.answers = Reactions.of(them, true, TRIGGERS, SEED);
     }
@@ -67,7 +67,7 @@ public final class CardWriter {
     public Card card(Skill s) {
         String family = lexicon.familyOf(s.technique());
         String kind = words.containsKey(family + ".goal") ? family : "escape";
-        Place place = s.places().isEmpty() ? Place.START : s.places().get(0);
+        ModelState place = s.places().isEmpty() ? ModelState.START : s.places().get(0);
         String stem = s.ours() ? kind : kind + ".stop";
         return new Card(
                 s,
@@ -157,14 +157,14 @@ public final class CardWriter {
     }
 
     /** The grips that the opponent has most often in a place. */
-    private String grips(Place place) {
+    private String grips(ModelState place) {
         Map<String, Integer> counts = new TreeMap<>();
         for (Evidence.Seen seen : them.matches()) {
             Corner c = seen.corner();
             for (Tag tag : seen.record().tags()) {
                 if (tag instanceof Tag.Grip g && g.by() == c) {
                     Span at = seen.line().at(g.t()).orElse(null);
-                    Place here = at == null ? null : groups.place(at, c.other());
+                    ModelState here = at == null ? null : groups.place(at, c.other());
                     if (place.paid(false).equals(here)) {
                         counts.merge(g.grip(), 1, Integer::sum);
                     }

@@ -1,9 +1,9 @@
 package farglass.camp;
 
+import farglass.matchup.Constraints;
 import farglass.matchup.Correction;
 import farglass.matchup.Exit;
 import farglass.matchup.Meeting;
-import farglass.matchup.Wishes;
 import java.util.ArrayList;
 import java.util.List;
 import org.apache.commons.statistics.distribution.BetaDistribution;
@@ -66,8 +66,8 @@ public record Readiness(double worked, double tries, int trained, int trainedTri
      *
      * @param reason why, for the plan's list of figures set by hand
      */
-    public static Wishes trained(List<Skill> skills, Meeting meeting, Camp camp, String reason) {
-        Wishes w = meeting.question().wishes();
+    public static Constraints trained(List<Skill> skills, Meeting meeting, Camp camp, String reason) {
+        Constraints w = meeting.question().wishes();
         List<Correction> corrections = new ArrayList<>(w.corrections());
         for (Skill s : skills) {
             int[] n = trained(s, camp);
@@ -84,6 +84,6 @@ public record Readiness(double worked, double tries, int trained, int trainedTri
                 }
             }
         }
-        return new Wishes(w.barred(), w.fixed(), corrections);
+        return new Constraints(w.barred(), w.fixed(), corrections);
     }
 }

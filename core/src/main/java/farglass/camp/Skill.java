@@ -1,7 +1,7 @@
 package farglass.camp;
 
 import farglass.matchup.Bracket;
-import farglass.matchup.Place;
+import farglass.matchup.ModelState;
 import java.util.List;
 
 /**
@@ -10,7 +10,7 @@ import java.util.List;
  * @param worth win chance that a tenth more of ours, or a tenth less of theirs, brings
  * @param places where it is used, the most valuable first
  */
-public record Skill(String technique, boolean ours, double worth, List<Place> places) {
+public record Skill(String technique, boolean ours, double worth, List<ModelState> places) {
     public Skill {
         places = List.copyOf(places);
     }

@@ -66,18 +66,18 @@ public final class ClauseReader {
     private Measure measure(String text) {
         Matcher m = SOON.matcher(text);
         if (m.matches()) {
-            Sight what = sight(m.group(1));
-            Sight after = sight(m.group(3));
+            EventPattern what = sight(m.group(1));
+            EventPattern after = sight(m.group(3));
             return what == null || after == null ? null : new Measure.Soon(what, ms(m.group(2)), after);
         }
         m = BRIEF.matcher(text);
         if (m.matches()) {
-            Sight what = sight(m.group(1));
+            EventPattern what = sight(m.group(1));
             return what == null ? null : new Measure.Brief(what, ms(m.group(2)));
         }
         m = MANY.matcher(text);
         if (m.matches()) {
-            Sight what = sight(m.group(3));
+            EventPattern what = sight(m.group(3));
             return what == null
                     ? null
                     : new Measure.HowMany(
@@ -89,7 +89,7 @@ public final class ClauseReader {
         }
         m = NONE.matcher(text);
         if (m.matches()) {
-            Sight what = sight(m.group(1));
+            EventPattern what = sight(m.group(1));
             return what == null ? null : new Measure.HowMany(what, 0, false);
         }
         return null;
@@ -100,11 +100,11 @@ public final class ClauseReader {
     }
 
     private Measure only(String deed, boolean wanted, String state) {
-        Sight what = sight(deed);
+        EventPattern what = sight(deed);
         if (what == null) {
             return null;
         }
-        if (what.kind() == Sight.Kind.ACTION && wanted) {
+        if (what.kind() == EventPattern.Kind.ACTION && wanted) {
             for (String technique : what.codes()) {
                 for (String point : lexicon.checkpoints(technique)) {
                     if (Lexicon.normal(point).equals(state)) {
@@ -113,11 +113,11 @@ public final class ClauseReader {
                 }
             }
         }
-        Sight so = sight(state);
+        EventPattern so = sight(state);
         return so == null ? null : new Measure.Only(what, so, wanted);
     }
 
-    private Sight sight(String typed) {
+    private EventPattern sight(String typed) {
         String words = FILLING.matcher(typed).replaceAll(" ").strip().replaceAll("\\s+", " ");
         Boolean whose = null;
         for (Map.Entry<String, Boolean> w : WHOSE.entrySet()) {
@@ -127,7 +127,7 @@ public final class ClauseReader {
             }
         }
         boolean ours = whose == null || whose;
-        Optional<Sight> s = SightReader.whole(words, ours, typed, lexicon);
+        Optional<EventPattern> s = EventPatternReader.whole(words, ours, typed, lexicon);
         if (s.isPresent()) {
             return s.get();
         }

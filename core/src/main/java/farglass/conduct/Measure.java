@@ -8,7 +8,7 @@ import java.util.List;
 /** What of a clause can be counted. */
 public sealed interface Measure {
     /** Everything that has to have been looked for before the clause can be judged. */
-    List<Sight> needs();
+    List<EventPattern> needs();
 
     /** The occasions of a record on which the clause could be kept. */
     List<Occasion> occasions(Watched w);
@@ -25,23 +25,23 @@ public sealed interface Measure {
      * Something must follow soon: "collar grip within 10 s of every restart". What is already so counts as done; a window that
      * the referee or the end cuts short is no occasion unless it was kept before.
      */
-    record Soon(Sight what, long withinMs, Sight after) implements Measure {
+    record Soon(EventPattern what, long withinMs, EventPattern after) implements Measure {
         @Override
-        public List<Sight> needs() {
+        public List<EventPattern> needs() {
             return List.of(what, after);
         }
 
         @Override
         public List<Occasion> occasions(Watched w) {
             List<Occasion> found = new ArrayList<>();
-            List<Stretch> done = what.in(w);
-            for (Stretch s : after.in(w)) {
+            List<TimeInterval> done = what.in(w);
+            for (TimeInterval s : after.in(w)) {
                 MatchTime until = s.from().plus(withinMs);
                 boolean met = done.stream()
                                 .anyMatch(d -> d.tag() != s.tag()
                                         && d.from().compareTo(s.from()) >= 0
                                         && d.from().compareTo(until) <= 0)
-                        || Boolean.TRUE.equals(what.kind() == Sight.Kind.ACTION ? null : what.on(w, s.from()));
+                        || Boolean.TRUE.equals(what.kind() == EventPattern.Kind.ACTION ? null : what.on(w, s.from()));
                 if (met || w.unbroken(s.from()).compareTo(until) >= 0) {
                     found.add(new Occasion(s.tag(), s.from(), met));
                 }
@@ -51,16 +51,16 @@ public sealed interface Measure {
     }
 
     /** Something must not last: "flat at most 2 s at a time". What was cut short before the limit does not count. */
-    record Brief(Sight what, long atMostMs) implements Measure {
+    record Brief(EventPattern what, long atMostMs) implements Measure {
         @Override
-        public List<Sight> needs() {
+        public List<EventPattern> needs() {
             return List.of(what);
         }
 
         @Override
         public List<Occasion> occasions(Watched w) {
             List<Occasion> found = new ArrayList<>();
-            for (Stretch s : what.in(w)) {
+            for (TimeInterval s : what.in(w)) {
                 Boolean met = s.to() == null ? null : s.to().since(s.from()) <= atMostMs;
                 if (!s.cut() || Boolean.FALSE.equals(met)) {
                     found.add(new Occasion(s.tag(), s.from(), met));
@@ -71,16 +71,16 @@ public sealed interface Measure {
     }
 
     /** Something may only begin while another is so, or is not: "no pass with their sleeve grip". */
-    record Only(Sight what, Sight state, boolean wanted) implements Measure {
+    record Only(EventPattern what, EventPattern state, boolean wanted) implements Measure {
         @Override
-        public List<Sight> needs() {
+        public List<EventPattern> needs() {
             return List.of(what, state);
         }
 
         @Override
         public List<Occasion> occasions(Watched w) {
             List<Occasion> found = new ArrayList<>();
-            for (Stretch s : what.in(w)) {
+            for (TimeInterval s : what.in(w)) {
                 Boolean on = state.on(w, s.from());
                 found.add(new Occasion(s.tag(), s.from(), on == null ? null : on == wanted));
             }
@@ -89,9 +89,9 @@ public sealed interface Measure {
     }
 
     /** A checkpoint of a technique: "no knee cut without underhook". */
-    record Checked(Sight what, String checkpoint) implements Measure {
+    record Checked(EventPattern what, String checkpoint) implements Measure {
         @Override
-        public List<Sight> needs() {
+        public List<EventPattern> needs() {
             return List.of(what);
         }
 
@@ -107,15 +107,15 @@ public sealed interface Measure {
     }
 
     /** So many in a match: "at least 3 takedowns". The match as a whole is the occasion. */
-    record HowMany(Sight what, int number, boolean atLeast) implements Measure {
+    record HowMany(EventPattern what, int number, boolean atLeast) implements Measure {
         @Override
-        public List<Sight> needs() {
+        public List<EventPattern> needs() {
             return List.of(what);
         }
 
         @Override
         public List<Occasion> occasions(Watched w) {
-            List<Stretch> all = what.in(w);
+            List<TimeInterval> all = what.in(w);
             boolean met = atLeast ? all.size() >= number : all.size() <= number;
             // the one that decides: the last one needed, or the first one too many
             int deciding = atLeast ? number - 1 : number;

@@ -14,19 +14,19 @@ import java.util.Optional;
  */
 public record Occurrence(int tag, MatchTime t) {
     /** What a sentence speaks of first that film can show; empty when it speaks of nothing of the kind. */
-    public static Optional<Sight> named(String sentence, boolean ours, Lexicon lexicon) {
-        return SightReader.in(sentence, ours, lexicon);
+    public static Optional<EventPattern> named(String sentence, boolean ours, Lexicon lexicon) {
+        return EventPatternReader.in(sentence, ours, lexicon);
     }
 
     /** Everywhere in a record, in the order of time. */
-    public static List<Occurrence> of(Sight s, MatchRecord record, Corner us, Lexicon lexicon) {
+    public static List<Occurrence> of(EventPattern s, MatchRecord record, Corner us, Lexicon lexicon) {
         return s.in(Watched.of(record, us, lexicon)).stream()
                 .map(x -> new Occurrence(x.tag(), x.from()))
                 .toList();
     }
 
     /** Whether anybody tagged such things in a record at all. */
-    public static boolean lookedFor(Sight s, MatchRecord record, Corner us, Lexicon lexicon) {
+    public static boolean lookedFor(EventPattern s, MatchRecord record, Corner us, Lexicon lexicon) {
         return s.lookedFor(Watched.of(record, us, lexicon));
     }
 }

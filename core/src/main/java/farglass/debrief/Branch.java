@@ -1,7 +1,7 @@
 package farglass.debrief;
 
+import farglass.conduct.EventPattern;
 import farglass.conduct.Occurrence;
-import farglass.conduct.Sight;
 import farglass.lexicon.Lexicon;
 import farglass.plan.Fork;
 import java.util.List;
@@ -12,7 +12,7 @@ import java.util.List;
  * @param id of the fork
  * @param sight null when its words name nothing that film shows
  */
-public record Branch(String id, String text, boolean ours, Sight sight, List<Branch> next) {
+public record Branch(String id, String text, boolean ours, EventPattern sight, List<Branch> next) {
     public Branch {
         next = List.copyOf(next);
     }

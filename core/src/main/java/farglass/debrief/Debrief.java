@@ -2,7 +2,7 @@ package farglass.debrief;
 
 import farglass.conduct.Clause;
 import farglass.conduct.ClauseReader;
-import farglass.conduct.Kept;
+import farglass.conduct.Compliance;
 import farglass.lexicon.Lexicon;
 import farglass.match.Corner;
 import farglass.match.MatchRecord;
@@ -33,7 +33,7 @@ public record Debrief(
     private static final int SURPRISES = 6;
 
     /** @param before how it was kept in the last meeting before this match; null when there was none */
-    public record Promise(Clause clause, Kept kept, Kept before) {}
+    public record Promise(Clause clause, Compliance kept, Compliance before) {}
 
     /**
      * @param record a match in which our athlete fights
@@ -74,8 +74,8 @@ public record Debrief(
             if (measure != null) {
                 list.add(new Promise(
                         c,
-                        Kept.of(measure, List.of(record), plan.us(), index.lexicon()),
-                        earlier == null ? null : Kept.of(measure, List.of(earlier), plan.us(), index.lexicon())));
+                        Compliance.of(measure, List.of(record), plan.us(), index.lexicon()),
+                        earlier == null ? null : Compliance.of(measure, List.of(earlier), plan.us(), index.lexicon())));
             }
         }
         return list;

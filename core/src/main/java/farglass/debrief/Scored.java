@@ -6,8 +6,8 @@ import farglass.match.MatchRecord;
 import farglass.match.Method;
 import farglass.match.PositionLine;
 import farglass.match.Result;
-import farglass.matchup.Groups;
-import farglass.matchup.Place;
+import farglass.matchup.ModelState;
+import farglass.matchup.StateSpace;
 import farglass.plan.Approach;
 import farglass.rules.Ruleset;
 import farglass.rules.Score;
@@ -85,13 +85,13 @@ public record Scored(Approach.Forecast forecast, double outcome) {
     }
 
     private static Optional<Double> visited(String key, MatchRecord record, Corner us, Lexicon lexicon) {
-        Place wanted;
+        ModelState wanted;
         try {
-            wanted = Place.ofKey(key);
+            wanted = ModelState.ofKey(key);
         } catch (IllegalArgumentException e) {
             return Optional.empty();
         }
-        Groups groups = new Groups(lexicon);
+        StateSpace groups = new StateSpace(lexicon);
         boolean there =
                 PositionLine.of(record, lexicon).spans().stream().anyMatch(s -> wanted.equals(groups.place(s, us)));
         return Optional.of(there ? 1.0 : 0.0);

@@ -3,9 +3,9 @@ package farglass.debrief;
 import farglass.match.Corner;
 import farglass.match.Tag;
 import farglass.matchup.Exit;
-import farglass.matchup.Groups;
 import farglass.matchup.Model;
-import farglass.matchup.Place;
+import farglass.matchup.ModelState;
+import farglass.matchup.StateSpace;
 import farglass.tendency.MatchFacts;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -18,13 +18,13 @@ import java.util.List;
  * @param place as our athlete sees it
  * @param share of this athlete's attempts there that the model gave to it, 0..1
  */
-public record Surprise(int tag, boolean ours, String technique, Place place, double share) {
+public record Surprise(int tag, boolean ours, String technique, ModelState place, double share) {
     /** The least expected attempts of a match, the least first. */
-    public static List<Surprise> of(MatchFacts facts, Corner us, Model model, Groups groups, int most) {
+    public static List<Surprise> of(MatchFacts facts, Corner us, Model model, StateSpace groups, int most) {
         List<Surprise> list = new ArrayList<>();
         for (MatchFacts.Act act : facts.acts()) {
             Tag.Action a = act.action();
-            Place place = act.span() == null ? null : groups.place(act.span(), us);
+            ModelState place = act.span() == null ? null : groups.place(act.span(), us);
             if (place == null || List.of("grip", "feint", "other").contains(act.family())) {
                 continue;
             }

@@ -26,7 +26,7 @@ public record Alternatives(Opening opening, Late behind, Late ahead) {
      * @param win with it, and without it when something else is done instead
      * @param instead what is then done there
      */
-    public record Opening(String technique, Place place, double win, double without, Option instead) {}
+    public record Opening(String technique, ModelState place, double win, double without, Option instead) {}
 
     /** @param points our lead at that time, negative when behind */
     public record Late(int points, List<Line> lines) {
@@ -39,17 +39,17 @@ public record Alternatives(Opening opening, Late behind, Late ahead) {
      * @param win chance from there under the plan
      * @param natural chance from there when everybody keeps to his natural mix
      */
-    public record Line(Place place, Option option, double win, double natural) {}
+    public record Line(ModelState place, Option option, double win, double natural) {}
 
     /** Solves the match once more without the opening; takes as long as a what-if. */
-    public static Alternatives of(Solved solved) {
+    public static Alternatives of(MeetingSolution solved) {
         int lead = 2;
         return new Alternatives(opening(solved), late(solved, -lead), late(solved, lead));
     }
 
-    private static Opening opening(Solved solved) {
+    private static Opening opening(MeetingSolution solved) {
         Model m = solved.planned().programme().model();
-        Place place = Place.START;
+        ModelState place = ModelState.START;
         Option first = solved.planned().option(place, 0, 0, 0);
         String technique = first.technique() != null
                 ? first.technique()
@@ -61,11 +61,11 @@ public record Alternatives(Opening opening, Late behind, Late ahead) {
             return null;
         }
         Meeting meeting = solved.meeting();
-        Wishes w = meeting.question().wishes();
+        Constraints w = meeting.question().wishes();
         Set<String> barred = new LinkedHashSet<>(w.barred());
         barred.add(technique);
-        Solved.Glance without = meeting.under(
-                        meeting.question().settings().coarse(), new Wishes(barred, w.fixed(), w.corrections()))
+        MeetingSolution.Glance without = meeting.under(
+                        meeting.question().settings().coarse(), new Constraints(barred, w.fixed(), w.corrections()))
                 .glance();
         return new Opening(
                 technique,
@@ -75,7 +75,7 @@ public record Alternatives(Opening opening, Late behind, Late ahead) {
                 without.planned().option(place, 0, 0, 0));
     }
 
-    private static Late late(Solved solved, int points) {
+    private static Late late(MeetingSolution solved, int points) {
         Solution s = solved.planned();
         Model m = s.programme().model();
         long ms = Math.max(0, m.horizonMs() - LATE_MS);
@@ -83,7 +83,7 @@ public record Alternatives(Opening opening, Late behind, Late ahead) {
         if (!m.rules().counts()) {
             return new Late(0, List.of());
         }
-        List<Line> lines = m.places().stream()
+        List<Line> lines = m.states().stream()
                 .filter(p -> !p.paid() && solved.flow().minutes(p) >= LEAST_MINUTES)
                 .map(p -> new Line(
                         p,

@@ -27,7 +27,7 @@ public record Bracket(List<Opponent> opponents, List<Skill> skills) {
      * @param solved null when there is too little film
      * @param range of the win chance with the plan; null before draws were made
      */
-    public record Opponent(String id, double chance, Solved solved, Uncertainty.Range range) {}
+    public record Opponent(String id, double chance, MeetingSolution solved, Uncertainty.Range range) {}
 
     /**
      * Something that can be trained: doing a technique of ours a tenth more often and a tenth more surely, or letting a technique
@@ -45,7 +45,7 @@ public record Bracket(List<Opponent> opponents, List<Skill> skills) {
             double worth,
             Map<String, Double> against,
             String alone,
-            List<Place> places) {
+            List<ModelState> places) {
         public Skill {
             against = Map.copyOf(against);
             places = List.copyOf(places);
@@ -54,12 +54,12 @@ public record Bracket(List<Opponent> opponents, List<Skill> skills) {
 
     public static Bracket of(List<Opponent> opponents) {
         Map<String, Map<String, Double>> worths = new LinkedHashMap<>();
-        Map<String, Map<Place, Double>> places = new LinkedHashMap<>();
+        Map<String, Map<ModelState, Double>> places = new LinkedHashMap<>();
         for (Opponent o : opponents) {
             if (o.solved() == null) {
                 continue;
             }
-            for (Flow.Leverage l : o.solved().flow().leverage()) {
+            for (ForwardPass.Leverage l : o.solved().flow().leverage()) {
                 double worth = gain(l);
                 String key = (l.exit().ours() ? "+" : "-") + l.exit().technique();
                 worths.computeIfAbsent(key, k -> new LinkedHashMap<>()).merge(o.id(), worth, Double::sum);
@@ -79,13 +79,13 @@ public record Bracket(List<Opponent> opponents, List<Skill> skills) {
     }
 
     /** What a tenth more of ours, or a tenth less of theirs, brings; what would harm is simply not trained. */
-    public static double gain(Flow.Leverage l) {
+    public static double gain(ForwardPass.Leverage l) {
         double sign = l.exit().ours() ? 1 : -1;
         return Math.max(0, sign * l.rate10()) + Math.max(0, sign * l.chance10());
     }
 
     private static Skill skill(
-            String key, Map<String, Double> against, Map<Place, Double> places, List<Opponent> opponents) {
+            String key, Map<String, Double> against, Map<ModelState, Double> places, List<Opponent> opponents) {
         double sum = 0;
         double most = 0;
         String best = null;
@@ -98,9 +98,9 @@ public record Bracket(List<Opponent> opponents, List<Skill> skills) {
             }
         }
         boolean several = opponents.stream().filter(o -> o.solved() != null).count() > 1;
-        List<Place> where = places.entrySet().stream()
+        List<ModelState> where = places.entrySet().stream()
                 .filter(e -> e.getValue() > 0)
-                .sorted(Map.Entry.<Place, Double>comparingByValue().reversed())
+                .sorted(Map.Entry.<ModelState, Double>comparingByValue().reversed())
                 .map(Map.Entry::getKey)
                 .toList();
         return new Skill(

@@ -8,4 +8,5 @@ package farglass.matchup;
  * @param points ours minus theirs at that moment
  * @param advantages ours minus theirs at that moment
  */
-public record Choice(Place place, Region region, Option option, double minutes, long ms, int points, int advantages) {}
+public record Choice(
+        ModelState place, Region region, Option option, double minutes, long ms, int points, int advantages) {}

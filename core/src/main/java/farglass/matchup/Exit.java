@@ -20,7 +20,7 @@ import java.util.Map;
  * @param basis the actor's own record in this place
  */
 public record Exit(
-        Place from,
+        ModelState from,
         boolean ours,
         String technique,
         String family,
@@ -28,7 +28,7 @@ public record Exit(
         double chance,
         double held,
         double near,
-        Map<Place, Double> to,
+        Map<ModelState, Double> to,
         Source source,
         Basis basis) {
     public Exit {
@@ -65,7 +65,7 @@ public record Exit(
     }
 
     /** The same way out whatever its numbers are. */
-    public record Key(Place from, boolean ours, String technique) {}
+    public record Key(ModelState from, boolean ours, String technique) {}
 
     public Key key() {
         return new Key(from, ours, technique);

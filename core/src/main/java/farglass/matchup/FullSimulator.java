@@ -31,7 +31,7 @@ public final class FullSimulator {
     private static final int CHUNK = 500;
     private static final double MINUTE_MS = 60_000;
 
-    private final Programme programme;
+    private final BackwardInduction programme;
     private final Model model;
     private final Policy policy;
     private final Lexicon lexicon;
@@ -45,19 +45,19 @@ public final class FullSimulator {
      * @param policy null for the natural mix
      * @param a our athlete as he stands in the records
      */
-    public FullSimulator(Programme programme, Policy policy, MatchAthlete a, MatchAthlete b) {
+    public FullSimulator(BackwardInduction programme, Policy policy, MatchAthlete a, MatchAthlete b) {
         this.programme = programme;
         this.model = programme.model();
         this.policy = policy;
         this.lexicon = model.groups().lexicon();
-        this.races = new Race[model.places().size()][];
+        this.races = new Race[model.states().size()][];
         this.places = new Tag.Position[races.length];
         for (int p = 0; p < races.length; p++) {
             races[p] = new Race[programme.own[p].size()];
             for (int x = 0; x < races[p].length; x++) {
                 races[p][x] = race(p, x);
             }
-            places[p] = tag(model.places().get(p));
+            places[p] = tag(model.states().get(p));
         }
         this.details = new MatchRecord.Details(
                 null, "simulated", null, null, null, model.rules().code(), model.horizonMs(), a, b, null);
@@ -264,7 +264,7 @@ public final class FullSimulator {
                 action(w, by, Outcome.COMPLETED, 4, null);
                 return false;
             }
-            action(w, by, Outcome.COMPLETED, 4, model.places().get(b.to()).group());
+            action(w, by, Outcome.COMPLETED, 4, model.states().get(b.to()).group());
             arrive(b);
             return true;
         }
@@ -322,7 +322,7 @@ public final class FullSimulator {
         }
     }
 
-    private Tag.Position tag(Place p) {
+    private Tag.Position tag(ModelState p) {
         Corner ahead = p.standing() > 0 ? Corner.A : p.standing() < 0 ? Corner.B : null;
         Corner guard = ahead != null && model.groups().guard(p.group()) ? ahead.other() : null;
         return Tag.Position.of(MatchTime.ZERO, p.group(), ahead, guard);

@@ -41,7 +41,7 @@ public final class KnownGame {
      * @param share of all tries in this place, 0..1; 0 when there were none
      */
     public record Seen(
-            Place place,
+            ModelState place,
             String technique,
             int tries,
             int matches,
@@ -64,7 +64,7 @@ public final class KnownGame {
                 .map(f -> f.record())
                 .filter(r -> r.cornerOf(athlete).isPresent() && !r.isPrivate())
                 .toList();
-        Observed o = Observed.of(index.with(open), filter.halfLife(null), null, new Groups(index.lexicon()));
+        Observed o = Observed.of(index.with(open), filter.halfLife(null), null, new StateSpace(index.lexicon()));
         return new KnownGame(o.whole(athlete), o.matches.getOrDefault(athlete, 0));
     }
 
@@ -74,8 +74,8 @@ public final class KnownGame {
     }
 
     /** What is known of one action in one place. */
-    public Seen seen(Place place, String technique) {
-        Place here = place.paid(false);
+    public Seen seen(ModelState place, String technique) {
+        ModelState here = place.paid(false);
         var there = book.tries.getOrDefault(here, new TreeMap<>());
         Observed.Tries t = there.getOrDefault(technique, new Observed.Tries());
         int all = there.values().stream().mapToInt(x -> x.tags.size()).sum();

@@ -23,10 +23,10 @@ public final class Meeting {
     private static final int PLACES = 80;
 
     private final Question question;
-    private final Rates rates;
-    private final Groups groups;
+    private final TransitionRates rates;
+    private final StateSpace groups;
     private final Payoffs payoffs;
-    private final List<Place> places;
+    private final List<ModelState> places;
     private final Model model;
 
     /**
@@ -43,18 +43,18 @@ public final class Meeting {
             Filter filter,
             LocalDate asOf,
             long lengthMs,
-            Settings settings,
-            Wishes wishes) {
-        public Question settings(Settings s) {
+            SolverSettings settings,
+            Constraints wishes) {
+        public Question settings(SolverSettings s) {
             return new Question(us, them, rules, filter, asOf, lengthMs, s, wishes);
         }
 
-        public Question wishes(Wishes w) {
+        public Question wishes(Constraints w) {
             return new Question(us, them, rules, filter, asOf, lengthMs, settings, w);
         }
     }
 
-    private Meeting(Question question, Rates rates, Groups groups, Payoffs payoffs) {
+    private Meeting(Question question, TransitionRates rates, StateSpace groups, Payoffs payoffs) {
         this.question = question;
         this.rates = rates;
         this.groups = groups;
@@ -64,14 +64,15 @@ public final class Meeting {
     }
 
     public static Meeting of(LibraryIndex index, Question q) {
-        Groups groups = new Groups(index.lexicon());
+        StateSpace groups = new StateSpace(index.lexicon());
         Payoffs payoffs = new Payoffs(q.rules(), groups);
-        Rates rates = new Rates(index, q.us(), q.them(), q.rules(), q.filter(), q.asOf(), groups, payoffs);
+        TransitionRates rates =
+                new TransitionRates(index, q.us(), q.them(), q.rules(), q.filter(), q.asOf(), groups, payoffs);
         return new Meeting(q, rates, groups, payoffs);
     }
 
     /** The same meeting under other settings or wishes; nothing is fitted again. */
-    public Meeting under(Settings settings, Wishes wishes) {
+    public Meeting under(SolverSettings settings, Constraints wishes) {
         return new Meeting(question.settings(settings).wishes(wishes), rates, groups, payoffs);
     }
 
@@ -120,14 +121,14 @@ public final class Meeting {
     }
 
     /** Share of an athlete's own time spent in a place, as our athlete sees it. */
-    public double share(Place p, boolean ours) {
-        Map<Place, Double> minutes = rates.book(ours).minutes;
+    public double share(ModelState p, boolean ours) {
+        Map<ModelState, Double> minutes = rates.book(ours).minutes;
         double all = minutes.values().stream().mapToDouble(x -> x).sum();
         return all <= 0 ? 0 : minutes.getOrDefault(ours ? p : p.mirrored(), 0.0) / all;
     }
 
     /** Weighted minutes of film of an athlete in a place, as our athlete sees it. */
-    public double minutes(Place p, boolean ours) {
+    public double minutes(ModelState p, boolean ours) {
         return rates.book(ours).minutes.getOrDefault(ours ? p : p.mirrored(), 0.0);
     }
 
@@ -137,7 +138,7 @@ public final class Meeting {
      * @param ours whether our athlete tries it, so that the opponent has to stop it
      * @return tries that worked, and all whose outcome was seen; sums of match weights
      */
-    public double[] faced(Place place, boolean ours, String technique) {
+    public double[] faced(ModelState place, boolean ours, String technique) {
         return rates.faced(place, ours, technique);
     }
 
@@ -151,11 +152,11 @@ public final class Meeting {
      *
      * @throws IllegalStateException when there is too little film of one of them, see {@link #enough}
      */
-    public Solved solve() {
+    public MeetingSolution solve() {
         if (!enough()) {
             throw new IllegalStateException("too few matches: ours " + matches(true) + ", theirs " + matches(false));
         }
-        return Solved.of(this);
+        return MeetingSolution.of(this);
     }
 
     /**
@@ -163,16 +164,16 @@ public final class Meeting {
      *
      * @throws IllegalStateException when there is too little film of one of them
      */
-    public Solved.Glance glance() {
+    public MeetingSolution.Glance glance() {
         if (!enough()) {
             throw new IllegalStateException("too few matches: ours " + matches(true) + ", theirs " + matches(false));
         }
-        return Solved.Glance.of(this, question.settings().coarse());
+        return MeetingSolution.Glance.of(this, question.settings().coarse());
     }
 
     /** Solves the match in longer steps, from a glance of the same meeting. */
-    public Solved solve(Solved.Glance glance) {
-        return Solved.of(this, glance);
+    public MeetingSolution solve(MeetingSolution.Glance glance) {
+        return MeetingSolution.of(this, glance);
     }
 
     /** Intervals of a rate and of a chance. */

@@ -17,7 +17,7 @@ public final class MeetingWriter {
     private final ResourceBundle words;
     private final Locale locale;
     private final Lexicon lexicon;
-    private final Groups groups;
+    private final StateSpace groups;
     private final String us;
     private final String them;
 
@@ -29,7 +29,7 @@ public final class MeetingWriter {
         this.words = ResourceBundle.getBundle("farglass.matchup.Meeting", locale);
         this.locale = locale;
         this.lexicon = lexicon;
-        this.groups = new Groups(lexicon);
+        this.groups = new StateSpace(lexicon);
         this.us = us;
         this.them = them;
     }
@@ -53,7 +53,7 @@ public final class MeetingWriter {
         return String.format(locale, "%+.1f", 100 * share);
     }
 
-    public String place(Place p) {
+    public String place(ModelState p) {
         String name = lexicon.positionName(p.group());
         if (p.standing() == 0) {
             return name;
@@ -156,7 +156,7 @@ public final class MeetingWriter {
     }
 
     public String forecast(Proposal.Forecast f) {
-        return say("forecast." + f.what(), us, them, f.place() == null ? "" : place(Place.ofKey(f.place())));
+        return say("forecast." + f.what(), us, them, f.place() == null ? "" : place(ModelState.ofKey(f.place())));
     }
 
     public String ending(String key) {
@@ -170,7 +170,7 @@ public final class MeetingWriter {
     /** What a plan takes for granted, weakest points first. */
     public List<String> assumptions(Proposal p) {
         Meeting m = p.solved().meeting();
-        Settings s = m.question().settings();
+        SolverSettings s = m.question().settings();
         List<String> list = new ArrayList<>();
         list.add(say("assume.matches", us, m.matches(true), them, m.matches(false)));
         long lent = p.leverage().stream()

@@ -44,32 +44,32 @@ public final class Model {
     }
 
     private final Ruleset rules;
-    private final Groups groups;
+    private final StateSpace groups;
     private final long lengthMs;
-    private final List<Place> places = new ArrayList<>();
-    private final Map<Place, Integer> numbers = new HashMap<>();
+    private final List<ModelState> places = new ArrayList<>();
+    private final Map<ModelState, Integer> numbers = new HashMap<>();
     private final List<List<Way>> own = new ArrayList<>();
     private final List<List<Way>> theirs = new ArrayList<>();
     private final List<List<Way>> drift = new ArrayList<>();
-    private final List<Place> plain;
+    private final List<ModelState> plain;
     private final Payoffs payoffs;
 
     /**
      * @param exits ways out of plain places; already-paid copies follow from them
-     * @param plain places that occur, {@link Place#START} first
+     * @param plain places that occur, {@link ModelState#START} first
      */
-    Model(Ruleset rules, long lengthMs, List<Place> plain, List<Exit> exits, Groups groups, Payoffs payoffs) {
+    Model(Ruleset rules, long lengthMs, List<ModelState> plain, List<Exit> exits, StateSpace groups, Payoffs payoffs) {
         this.rules = rules;
         this.lengthMs = lengthMs;
         this.groups = groups;
         this.plain = List.copyOf(plain);
         this.payoffs = payoffs;
-        Map<Place, List<Exit>> byPlace = new LinkedHashMap<>();
+        Map<ModelState, List<Exit>> byPlace = new LinkedHashMap<>();
         exits.forEach(
                 e -> byPlace.computeIfAbsent(e.from(), k -> new ArrayList<>()).add(e));
         plain.forEach(this::number);
         for (int i = 0; i < places.size(); i++) {
-            Place here = places.get(i);
+            ModelState here = places.get(i);
             List<Way> ours = new ArrayList<>();
             List<Way> other = new ArrayList<>();
             List<Way> nobody = new ArrayList<>();
@@ -85,22 +85,22 @@ public final class Model {
         }
     }
 
-    private int number(Place p) {
+    private int number(ModelState p) {
         return numbers.computeIfAbsent(p, k -> {
             places.add(k);
             return places.size() - 1;
         });
     }
 
-    private Way way(Place here, Exit e) {
+    private Way way(ModelState here, Exit e) {
         List<Branch> branches = new ArrayList<>();
         int sign = e.technique() == null || e.ours() ? 1 : -1;
         boolean down = false;
         if (e.finish()) {
             branches.add(new Branch(e.chance(), e.ours() ? WON : LOST, new int[2], new int[2], true));
         }
-        for (Place seen : e.to().keySet().stream().sorted().toList()) {
-            Place to = known(seen);
+        for (ModelState seen : e.to().keySet().stream().sorted().toList()) {
+            ModelState to = known(seen);
             double share = e.to().get(seen) * e.chance();
             if (to.equals(here.paid(false)) || share < LEAST) {
                 continue;
@@ -132,13 +132,13 @@ public final class Model {
         return new Way(e, branches.toArray(Branch[]::new), down);
     }
 
-    private Payoffs.Pay[] pays(Place here, Exit e, Place to, boolean held, boolean paid) {
+    private Payoffs.Pay[] pays(ModelState here, Exit e, ModelState to, boolean held, boolean paid) {
         if (paid || !rules.counts()) {
             return new Payoffs.Pay[] {Payoffs.Pay.NOTHING, Payoffs.Pay.NOTHING};
         }
         boolean mirrored = e.technique() != null && !e.ours();
-        Place from = mirrored ? here.mirrored() : here;
-        Place there = mirrored ? to.mirrored() : to;
+        ModelState from = mirrored ? here.mirrored() : here;
+        ModelState there = mirrored ? to.mirrored() : to;
         Payoffs.Pay late = payoffs.of(from, e.technique(), there, held, true);
         return new Payoffs.Pay[] {
             rules.pointsFrom() > 0 ? payoffs.of(from, e.technique(), there, held, false) : late, late
@@ -155,14 +155,14 @@ public final class Model {
     }
 
     /** The place itself, or the most frequent one of its family. */
-    private Place known(Place p) {
+    private ModelState known(ModelState p) {
         if (plain.contains(p)) {
             return p;
         }
         return plain.stream()
                 .filter(k -> groups.family(k).equals(groups.family(p)))
                 .findFirst()
-                .orElse(Place.START);
+                .orElse(ModelState.START);
     }
 
     /** The same match when our athlete never tries some techniques; the time goes to the others. */
@@ -211,7 +211,7 @@ public final class Model {
     }
 
     /** Ways out of one place, the most frequent first. */
-    public List<Exit> exits(Place p, boolean ours) {
+    public List<Exit> exits(ModelState p, boolean ours) {
         Integer s = numbers.get(p);
         return s == null
                 ? List.of()
@@ -230,7 +230,7 @@ public final class Model {
      */
     public record Prospect(double points, double finishes) {}
 
-    public Prospect prospect(Place p, boolean ours) {
+    public Prospect prospect(ModelState p, boolean ours) {
         double points = 0;
         double finishes = 0;
         int s = indexOf(p);
@@ -247,7 +247,7 @@ public final class Model {
         return rules;
     }
 
-    public Groups groups() {
+    public StateSpace groups() {
         return groups;
     }
 
@@ -262,12 +262,12 @@ public final class Model {
     }
 
     /** All places, already-paid copies among them. */
-    public List<Place> places() {
+    public List<ModelState> states() {
         return java.util.Collections.unmodifiableList(places);
     }
 
     /** Index of a place, -1 when it does not occur. */
-    public int indexOf(Place p) {
+    public int indexOf(ModelState p) {
         return numbers.getOrDefault(p, -1);
     }
 

@@ -59,29 +59,29 @@ final class Observed {
 
     /** What one athlete did and where he was, against one other. */
     static final class Book {
-        final Map<Place, Double> minutes = new TreeMap<>();
-        final Map<Place, Map<String, Tries>> tries = new TreeMap<>();
+        final Map<ModelState, Double> minutes = new TreeMap<>();
+        final Map<ModelState, Map<String, Tries>> tries = new TreeMap<>();
     }
 
     private final Lexicon lexicon;
-    private final Groups groups;
+    private final StateSpace groups;
     final Map<Pair, Book> books = new LinkedHashMap<>();
     /** By acting athlete, then technique: places reached. */
-    final Map<String, Map<String, Map<Place, Double>>> reached = new HashMap<>();
+    final Map<String, Map<String, Map<ModelState, Double>>> reached = new HashMap<>();
     /** Changes of place that no completed attempt made, restarts among them. */
-    final Map<Place, Map<Place, Double>> drift = new TreeMap<>();
+    final Map<ModelState, Map<ModelState, Double>> drift = new TreeMap<>();
     /** By technique family: completed and held, completed. */
     final Map<String, double[]> held = new TreeMap<>();
     /** Matches by athlete. */
     final Map<String, Integer> matches = new TreeMap<>();
 
-    private Observed(Groups groups) {
+    private Observed(StateSpace groups) {
         this.groups = groups;
         this.lexicon = groups.lexicon();
     }
 
     /** @param asOf day that ages are counted back from; null for the newest match */
-    static Observed of(LibraryIndex index, Filter filter, LocalDate asOf, Groups groups) {
+    static Observed of(LibraryIndex index, Filter filter, LocalDate asOf, StateSpace groups) {
         Observed o = new Observed(groups);
         LocalDate day = asOf != null ? asOf : index.newest();
         for (MatchFacts f : index.facts()) {
@@ -108,12 +108,12 @@ final class Observed {
         List<Span> spans = facts.line().spans();
         for (int i = 0; i < spans.size(); i++) {
             Span s = spans.get(i);
-            Place here = groups.place(s, c);
+            ModelState here = groups.place(s, c);
             if (here == null) {
                 continue;
             }
             book.minutes.merge(here, weight * s.lengthMs() / MINUTE_MS, Double::sum);
-            Place next = i + 1 < spans.size() ? groups.place(spans.get(i + 1), c) : null;
+            ModelState next = i + 1 < spans.size() ? groups.place(spans.get(i + 1), c) : null;
             boolean seen = (s.exit() == Span.Exit.MOVED
                             && spans.get(Math.min(i + 1, spans.size() - 1)).byAction() < 0)
                     || s.exit() == Span.Exit.STOPPED;
@@ -133,7 +133,7 @@ final class Observed {
         }
         for (MatchFacts.Act act : facts.acts()) {
             Tag.Action a = act.action();
-            Place here = act.span() == null || a.by() != c ? null : groups.place(act.span(), c);
+            ModelState here = act.span() == null || a.by() != c ? null : groups.place(act.span(), c);
             if (here == null || STILL.contains(act.family())) {
                 continue;
             }
@@ -153,7 +153,7 @@ final class Observed {
             t.worked += weight;
             Integer entry = entries.get(act.index());
             if (entry != null && groups.place(spans.get(entry), c) != null) {
-                Place there = groups.place(spans.get(entry), c);
+                ModelState there = groups.place(spans.get(entry), c);
                 reached.computeIfAbsent(acting, k -> new HashMap<>())
                         .computeIfAbsent(a.technique(), k -> new TreeMap<>())
                         .merge(there, weight, Double::sum);
@@ -169,7 +169,7 @@ final class Observed {
         long ms = 0;
         int standing = groups.place(spans.get(from), c).standing();
         for (int i = from; i < spans.size(); i++) {
-            Place p = groups.place(spans.get(i), c);
+            ModelState p = groups.place(spans.get(i), c);
             if (p == null || p.standing() < standing) {
                 return false;
             }

@@ -37,7 +37,7 @@ final class Options {
         this.hold = options.indexOf(Option.HOLD);
     }
 
-    static Options of(List<Model.Way> ways, boolean mayHold, Settings settings) {
+    static Options of(List<Model.Way> ways, boolean mayHold, SolverSettings settings) {
         double total = ways.stream().mapToDouble(Model.Way::rate).sum();
         List<Option> options = new ArrayList<>(List.of(Option.NATURAL));
         List<double[]> rows = new ArrayList<>(List.of(new double[] {-1, 1, 0, 0}));
@@ -73,7 +73,7 @@ final class Options {
     }
 
     /** Where one may keep what is: ahead in place, or standing level. */
-    static boolean mayHold(Place p, boolean ours) {
+    static boolean mayHold(ModelState p, boolean ours) {
         int standing = ours ? p.standing() : -p.standing();
         return standing > 0 || p.group().equals("STD");
     }

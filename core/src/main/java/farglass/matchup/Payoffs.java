@@ -29,7 +29,7 @@ final class Payoffs {
 
     private final Ruleset rules;
     private final Lexicon lexicon;
-    private final Groups groups;
+    private final StateSpace groups;
     private final Map<Asked, Pay> known = new ConcurrentHashMap<>();
 
     /** Net points and advantages of the athlete who acts. */
@@ -37,9 +37,9 @@ final class Payoffs {
         static final Pay NOTHING = new Pay(0, 0);
     }
 
-    private record Asked(Place from, String technique, Place to, boolean held, boolean late) {}
+    private record Asked(ModelState from, String technique, ModelState to, boolean held, boolean late) {}
 
-    Payoffs(Ruleset rules, Groups groups) {
+    Payoffs(Ruleset rules, StateSpace groups) {
         this.rules = rules;
         this.groups = groups;
         this.lexicon = groups.lexicon();
@@ -52,7 +52,7 @@ final class Payoffs {
      * @param held whether he keeps it for the count
      * @param late whether points count already, where they count from some time on
      */
-    Pay of(Place from, String technique, Place to, boolean held, boolean late) {
+    Pay of(ModelState from, String technique, ModelState to, boolean held, boolean late) {
         return known.computeIfAbsent(new Asked(from.paid(false), technique, to.paid(false), held, late), this::score);
     }
 
@@ -69,7 +69,7 @@ final class Payoffs {
         }
         tags.add(position(there, q.to()));
         if (!q.held()) {
-            tags.add(position(there + Math.max(1, rules.holdMs() / 2), Place.START));
+            tags.add(position(there + Math.max(1, rules.holdMs() / 2), ModelState.START));
         }
         long end = there + rules.holdMs() + SETTLED_MS;
         tags.add(new Tag.End(MatchTime.ofMs(end), TagInfo.NONE));
@@ -81,7 +81,7 @@ final class Payoffs {
                 score.advantages(Corner.A) - score.advantages(Corner.B));
     }
 
-    private Tag position(long t, Place p) {
+    private Tag position(long t, ModelState p) {
         Corner ahead = p.standing() > 0 ? Corner.A : p.standing() < 0 ? Corner.B : null;
         Corner guard = ahead != null && groups.guard(p.group()) ? ahead.other() : null;
         return Tag.Position.of(MatchTime.ofMs(t), p.group(), ahead, guard);

@@ -4,8 +4,8 @@ package farglass.matchup;
 public final class Policy {
     private final byte[][] option;
 
-    Policy(Programme p) {
-        option = new byte[p.steps()][p.model().places().size() * p.grid.perPlace()];
+    Policy(BackwardInduction p) {
+        option = new byte[p.steps()][p.model().states().size() * p.grid.perPlace()];
     }
 
     private Policy(byte[][] option) {
@@ -21,7 +21,7 @@ public final class Policy {
     }
 
     /** Takes a choice back wherever it was made. */
-    void clear(Programme p, Choice c) {
+    void clear(BackwardInduction p, Choice c) {
         int s = p.model().indexOf(c.place());
         int x = p.own[s].indexOf(c.option());
         for (int step = 0; step < option.length; step++) {
@@ -43,10 +43,10 @@ public final class Policy {
     }
 
     /** The same policy for another programme with the same steps; options that it lacks become the natural mix. */
-    Policy over(Programme from, Programme to) {
+    Policy over(BackwardInduction from, BackwardInduction to) {
         Policy carried = new Policy(to);
-        for (int s = 0; s < to.model().places().size(); s++) {
-            Place p = to.model().places().get(s);
+        for (int s = 0; s < to.model().states().size(); s++) {
+            ModelState p = to.model().states().get(s);
             int old = from.model().indexOf(p);
             old = old < 0 ? from.model().indexOf(p.paid(false)) : old;
             if (old < 0) {

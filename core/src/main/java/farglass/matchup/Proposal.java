@@ -19,13 +19,13 @@ import java.util.Map;
  * @param forecasts to be scored after the match
  */
 public record Proposal(
-        Solved solved,
+        MeetingSolution solved,
         Uncertainty uncertainty,
         Node root,
         List<Worth> seek,
         List<Worth> avoid,
         List<Guide> guide,
-        List<Flow.Leverage> leverage,
+        List<ForwardPass.Leverage> leverage,
         List<Need> needs,
         List<Forecast> forecasts) {
     private static final int DEPTH = 3;
@@ -59,7 +59,7 @@ public record Proposal(
      * @param basis what the chance rests on
      */
     public record Node(
-            Place place,
+            ModelState place,
             double chance,
             Boolean ours,
             String technique,
@@ -78,7 +78,7 @@ public record Proposal(
      * @param worth win chance there less that of standing, level at half time
      * @param minutes of an average match spent there under the plan
      */
-    public record Worth(Place place, double worth, double minutes) {}
+    public record Worth(ModelState place, double worth, double minutes) {}
 
     /**
      * One option in one place.
@@ -87,7 +87,8 @@ public record Proposal(
      * @param weight gain times how often it is met
      * @param stays, helps lowest shares of draws over the regions; null before draws were made
      */
-    public record Guide(Place place, Option option, List<Region> regions, double weight, Double stays, Double helps) {
+    public record Guide(
+            ModelState place, Option option, List<Region> regions, double weight, Double stays, Double helps) {
         public Guide {
             regions = List.copyOf(regions);
         }
@@ -103,8 +104,8 @@ public record Proposal(
     public record Forecast(String what, String place, double p) {}
 
     /** @param uncertainty null before draws were made */
-    public static Proposal of(Solved solved, Uncertainty uncertainty) {
-        List<Flow.Leverage> leverage = solved.flow().leverage();
+    public static Proposal of(MeetingSolution solved, Uncertainty uncertainty) {
+        List<ForwardPass.Leverage> leverage = solved.flow().leverage();
         List<Worth> worths = worths(solved);
         List<Worth> avoid =
                 new ArrayList<>(worths.stream().filter(w -> w.worth() < 0).toList());
@@ -121,12 +122,12 @@ public record Proposal(
                 forecasts(solved, uncertainty));
     }
 
-    private static List<Worth> worths(Solved solved) {
+    private static List<Worth> worths(MeetingSolution solved) {
         Solution s = solved.planned();
         long half = s.programme().model().horizonMs() / 2;
-        double standing = s.win(Place.START, half, 0, 0);
-        return s.programme().model().places().stream()
-                .filter(p -> !p.paid() && !p.equals(Place.START))
+        double standing = s.win(ModelState.START, half, 0, 0);
+        return s.programme().model().states().stream()
+                .filter(p -> !p.paid() && !p.equals(ModelState.START))
                 .filter(p -> solved.flow().minutes(p) >= LEAST_MINUTES)
                 .map(p -> new Worth(
                         p, s.win(p, half, 0, 0) - standing, solved.flow().minutes(p)))
@@ -134,15 +135,15 @@ public record Proposal(
                 .toList();
     }
 
-    private static Node tree(Solved solved) {
-        return node(solved, Place.START, 0, 0, 1, 1, null, null, Exit.Basis.NONE, DEPTH);
+    private static Node tree(MeetingSolution solved) {
+        return node(solved, ModelState.START, 0, 0, 1, 1, null, null, Exit.Basis.NONE, DEPTH);
     }
 
     private record Lead(int to, Boolean ours, String technique) {}
 
     private static Node node(
-            Solved solved,
-            Place place,
+            MeetingSolution solved,
+            ModelState place,
             double minutes,
             int points,
             double chance,
@@ -152,7 +153,7 @@ public record Proposal(
             Exit.Basis basis,
             int depth) {
         Solution s = solved.planned();
-        Programme p = s.programme();
+        BackwardInduction p = s.programme();
         Model model = p.model();
         int at = model.indexOf(place);
         long ms = Math.min(model.horizonMs() - 1, Math.round(minutes * 60_000));
@@ -189,7 +190,7 @@ public record Proposal(
                     int scored = points + (int) Math.round(e.getValue()[1] / e.getValue()[0]);
                     next.add(node(
                             solved,
-                            model.places().get(l.to()),
+                            model.states().get(l.to()),
                             minutes + 1 / total,
                             scored,
                             share,
@@ -206,7 +207,7 @@ public record Proposal(
 
     /** Rates of the ways to other places under an option, with what they earn; returns their sum. */
     private static double leads(
-            Programme p, int at, Option option, long ms, Map<Lead, double[]> sums, Map<Lead, Exit> exits) {
+            BackwardInduction p, int at, Option option, long ms, Map<Lead, double[]> sums, Map<Lead, Exit> exits) {
         Options o = p.own[at];
         int x = Math.max(0, o.indexOf(option));
         boolean hold = x > 0 && x == o.hold;
@@ -245,7 +246,7 @@ public record Proposal(
         }
     }
 
-    private static List<Guide> guide(Solved solved, Uncertainty uncertainty) {
+    private static List<Guide> guide(MeetingSolution solved, Uncertainty uncertainty) {
         Map<String, List<Uncertainty.Advice>> groups = new LinkedHashMap<>();
         List<Uncertainty.Advice> all = uncertainty != null
                 ? uncertainty.advice()
@@ -283,13 +284,13 @@ public record Proposal(
         return guides;
     }
 
-    private static Uncertainty.Advice advice(Solved solved, Choice c) {
+    private static Uncertainty.Advice advice(MeetingSolution solved, Choice c) {
         Double gain = solved.planned().gain(c.place(), c.ms(), c.points(), c.advantages(), c.option());
         return new Uncertainty.Advice(c, gain == null ? 0 : gain, 1, 1);
     }
 
     /** The standard deviation of a log rate is about one over the root of its tries. */
-    private static List<Need> needs(List<Flow.Leverage> leverage) {
+    private static List<Need> needs(List<ForwardPass.Leverage> leverage) {
         return leverage.stream()
                 .filter(l -> l.exit().source() != Exit.Source.CORRECTED)
                 .map(l -> new Need(
@@ -299,7 +300,7 @@ public record Proposal(
                 .toList();
     }
 
-    private static List<Forecast> forecasts(Solved solved, Uncertainty u) {
+    private static List<Forecast> forecasts(MeetingSolution solved, Uncertainty u) {
         Map<String, Double> ends = solved.flow().endings();
         List<Forecast> list = new ArrayList<>();
         list.add(forecast(
@@ -309,7 +310,7 @@ public record Proposal(
         Outcomes o =
                 new Simulator(solved.planned().programme(), solved.planned().policy()).run(20_000, 1, () -> false);
         o.visited().entrySet().stream()
-                .filter(e -> !e.getKey().endsWith("*") && !e.getKey().equals(Place.START.key()))
+                .filter(e -> !e.getKey().endsWith("*") && !e.getKey().equals(ModelState.START.key()))
                 .sorted(Map.Entry.<String, Double>comparingByValue()
                         .reversed()
                         .thenComparing(Map.Entry.comparingByKey()))

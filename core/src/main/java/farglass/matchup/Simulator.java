@@ -31,7 +31,7 @@ public final class Simulator {
         "them:disqualified"
     };
 
-    private final Programme programme;
+    private final BackwardInduction programme;
     private final Model model;
     private final Grid grid;
     private final Policy policy;
@@ -51,12 +51,12 @@ public final class Simulator {
     }
 
     /** @param policy null for the natural mix */
-    public Simulator(Programme programme, Policy policy) {
+    public Simulator(BackwardInduction programme, Policy policy) {
         this.programme = programme;
         this.model = programme.model();
         this.grid = programme.grid;
         this.policy = policy;
-        this.races = new Race[2][model.places().size()][];
+        this.races = new Race[2][model.states().size()][];
         for (int phase = 0; phase < 2; phase++) {
             for (int s = 0; s < races[phase].length; s++) {
                 races[phase][s] = new Race[programme.own[s].size()];
@@ -129,9 +129,9 @@ public final class Simulator {
         private final ZigguratSampler.Exponential exponential;
         private final long[] endings = new long[ENDINGS.length];
         private final Map<Integer, long[]> scores = new TreeMap<>();
-        private final long[] visits = new long[model.places().size()];
-        private final long[] visitedIn = new long[model.places().size()];
-        private final double[] minutes = new double[model.places().size()];
+        private final long[] visits = new long[model.states().size()];
+        private final long[] visitedIn = new long[model.states().size()];
+        private final double[] minutes = new double[model.states().size()];
         private int ours;
         private int theirs;
 
@@ -158,7 +158,7 @@ public final class Simulator {
             Map<String, Double> seen = new TreeMap<>();
             Map<String, Double> time = new TreeMap<>();
             for (int s = 0; s < visits.length; s++) {
-                String key = model.places().get(s).key();
+                String key = model.states().get(s).key();
                 seen.put(key, visits[s] / (double) n);
                 time.put(key, minutes[s] / n);
             }

@@ -4,17 +4,17 @@ import farglass.rules.PenaltyEffect;
 
 /** What a match is worth from every place, at every score and time, under a policy. */
 public final class Solution {
-    private final Programme programme;
+    private final BackwardInduction programme;
     private final Policy policy;
     private final float[][] values;
 
-    Solution(Programme programme, Policy policy, float[][] values) {
+    Solution(BackwardInduction programme, Policy policy, float[][] values) {
         this.programme = programme;
         this.policy = policy;
         this.values = values;
     }
 
-    public Programme programme() {
+    public BackwardInduction programme() {
         return programme;
     }
 
@@ -25,7 +25,7 @@ public final class Solution {
 
     /** Chance to win from the beginning, standing and level; a draw counts one half. */
     public double win() {
-        return win(Place.START, 0, 0, 0);
+        return win(ModelState.START, 0, 0, 0);
     }
 
     /**
@@ -36,12 +36,12 @@ public final class Solution {
      * @param advantages ours minus theirs
      * @throws IllegalArgumentException when the place does not occur
      */
-    public double win(Place place, long ms, int points, int advantages) {
+    public double win(ModelState place, long ms, int points, int advantages) {
         return values[stepOf(ms)][cell(place, points, advantages)];
     }
 
     /** What to do from here. */
-    public Option option(Place place, long ms, int points, int advantages) {
+    public Option option(ModelState place, long ms, int points, int advantages) {
         int s = indexOf(place);
         return policy == null
                 ? Option.NATURAL
@@ -53,7 +53,7 @@ public final class Solution {
      *
      * @return null when the place or the option does not occur
      */
-    public Double gain(Place place, long ms, int points, int advantages, Option option) {
+    public Double gain(ModelState place, long ms, int points, int advantages, Option option) {
         int s = programme.model().indexOf(place);
         int x = s < 0 ? -1 : programme.own[s].indexOf(option);
         if (x < 0) {
@@ -117,11 +117,11 @@ public final class Solution {
                 0, Math.min(programme.steps(), ms / programme.settings().stepMs()));
     }
 
-    int cell(Place place, int points, int advantages) {
+    int cell(ModelState place, int points, int advantages) {
         return programme.grid.cell(indexOf(place), 0, advantages, points);
     }
 
-    private int indexOf(Place place) {
+    private int indexOf(ModelState place) {
         int s = programme.model().indexOf(place);
         if (s < 0) {
             throw new IllegalArgumentException("the place " + place.key() + " does not occur in this match-up");

@@ -73,11 +73,11 @@ public record Uncertainty(Range natural, Range planned, Range gain, List<Advice>
 
     static Uncertainty of(
             Meeting meeting, int draws, int solved, long seed, DoubleConsumer progress, BooleanSupplier stop) {
-        Settings coarse = meeting.question().settings().coarse();
-        Wishes wishes = meeting.question().wishes();
-        Programme programme = new Programme(meeting.model().without(wishes.barred()), coarse);
-        Solution best = programme.best(Programme.Answer.BEHIND, wishes);
-        List<Choice> choices = Flow.of(best).choices();
+        SolverSettings coarse = meeting.question().settings().coarse();
+        Constraints wishes = meeting.question().wishes();
+        BackwardInduction programme = new BackwardInduction(meeting.model().without(wishes.barred()), coarse);
+        Solution best = programme.best(BackwardInduction.Answer.BEHIND, wishes);
+        List<Choice> choices = ForwardPass.of(best).choices();
         int[][] stays = new int[solved][choices.size()];
         int[][] helps = new int[solved][choices.size()];
         AtomicInteger done = new AtomicInteger();
@@ -85,7 +85,8 @@ public record Uncertainty(Range natural, Range planned, Range gain, List<Advice>
         double all = 3.0 * solved + draws;
         IntStream.range(0, solved).parallel().forEach(d -> {
             if (!stop.getAsBoolean()) {
-                Solution s = new Programme(draw(meeting, seed, d), coarse).best(Programme.Answer.BEHIND, wishes);
+                Solution s = new BackwardInduction(draw(meeting, seed, d), coarse)
+                        .best(BackwardInduction.Answer.BEHIND, wishes);
                 for (int c = 0; c < choices.size(); c++) {
                     judge(s, choices.get(c), stays[d], helps[d], c);
                 }
@@ -107,8 +108,8 @@ public record Uncertainty(Range natural, Range planned, Range gain, List<Advice>
         IntStream.range(0, draws).parallel().forEach(d -> {
             if (!stop.getAsBoolean()) {
                 Model m = draw(meeting, seed, d);
-                natural[d] = new Programme(m, coarse).win(null, Programme.Answer.NEVER);
-                planned[d] = worth(new Programme(m.without(wishes.barred()), coarse), programme, kept);
+                natural[d] = new BackwardInduction(m, coarse).win(null, BackwardInduction.Answer.NEVER);
+                planned[d] = worth(new BackwardInduction(m.without(wishes.barred()), coarse), programme, kept);
                 progress.accept(Math.min(1, done.incrementAndGet() / all));
             }
         });
@@ -134,7 +135,7 @@ public record Uncertainty(Range natural, Range planned, Range gain, List<Advice>
     }
 
     /** The policy with the natural mix where advice was taken back; what the user fixed stays. */
-    private static Policy kept(Programme p, Policy policy, List<Advice> advice, Wishes wishes) {
+    private static Policy kept(BackwardInduction p, Policy policy, List<Advice> advice, Constraints wishes) {
         Policy kept = policy.copy();
         for (Advice a : advice) {
             boolean fixed =
@@ -147,7 +148,7 @@ public record Uncertainty(Range natural, Range planned, Range gain, List<Advice>
     }
 
     /** A drawn match may number its places and options otherwise: the plan is carried over by name. */
-    private static double worth(Programme drawn, Programme known, Policy plan) {
-        return drawn.win(plan.over(known, drawn), Programme.Answer.NEVER);
+    private static double worth(BackwardInduction drawn, BackwardInduction known, Policy plan) {
+        return drawn.win(plan.over(known, drawn), BackwardInduction.Answer.NEVER);
     }
 }

@@ -255,7 +255,7 @@ final class Meaning {
             reached = 4;
         }
         if (outcome == null && reached != null) {
-            int near = Words.NEAR_FROM.getOrDefault(technique.family(), Words.NEAR_FROM_OTHERS);
+            int near = PhraseWords.NEAR_FROM.getOrDefault(technique.family(), PhraseWords.NEAR_FROM_OTHERS);
             outcome = reached >= near ? Outcome.NEAR : Outcome.STUFFED;
             inferred.add(outcome.code());
         }

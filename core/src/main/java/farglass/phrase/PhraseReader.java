@@ -70,7 +70,7 @@ public final class PhraseReader {
             p.expectTarget = true;
             return 1;
         }
-        if (w.equals(Words.ANSWER) && p.term != null) {
+        if (w.equals(PhraseWords.ANSWER) && p.term != null) {
             return takeAnswer(words, i, p);
         }
         int used = takeRung(words, i, p);
@@ -83,12 +83,12 @@ public final class PhraseReader {
         if (used > 0) {
             return used;
         }
-        if (w.equals(Words.GRIP) && p.term == null && i + 1 < words.length) {
+        if (w.equals(PhraseWords.GRIP) && p.term == null && i + 1 < words.length) {
             p.grip = true;
             return 1;
         }
-        if (Words.REMARKS.containsKey(w) && p.term == null) {
-            p.remark = Words.REMARKS.get(w);
+        if (PhraseWords.REMARKS.containsKey(w) && p.term == null) {
+            p.remark = PhraseWords.REMARKS.get(w);
             takeText(words, i + 1, p, context);
             return words.length - i;
         }
@@ -126,13 +126,13 @@ public final class PhraseReader {
             start++;
         }
         int end = words.length;
-        if (end > start && Words.PUNISHED.containsKey(words[end - 1].toLowerCase(Locale.ROOT))) {
+        if (end > start && PhraseWords.PUNISHED.containsKey(words[end - 1].toLowerCase(Locale.ROOT))) {
             end--;
-            p.punished = Words.PUNISHED.get(words[end].toLowerCase(Locale.ROOT));
+            p.punished = PhraseWords.PUNISHED.get(words[end].toLowerCase(Locale.ROOT));
         }
         int instead = end;
         for (int i = start; i < end; i++) {
-            if (words[i].equalsIgnoreCase(Words.INSTEAD)) {
+            if (words[i].equalsIgnoreCase(PhraseWords.INSTEAD)) {
                 instead = i;
                 p.instead = String.join(" ", Arrays.copyOfRange(words, i + 1, end));
                 break;
@@ -171,38 +171,38 @@ public final class PhraseReader {
     }
 
     private static boolean takeWord(String w, Parts p) {
-        Matcher checkpoint = Words.CHECKPOINT.matcher(w);
+        Matcher checkpoint = PhraseWords.CHECKPOINT.matcher(w);
         if (checkpoint.matches()) {
             p.checks.put(checkpoint.group(2), checkpoint.group(1).equals("+"));
             return true;
         }
-        Matcher both = Words.SIDE_AND_LEVEL.matcher(w);
+        Matcher both = PhraseWords.SIDE_AND_LEVEL.matcher(w);
         if (both.matches()) {
             return takeWord(both.group(1), p) && takeWord(both.group(2), p);
         }
-        if (Words.SIDES.containsKey(w)) {
-            p.side = Words.SIDES.get(w);
+        if (PhraseWords.SIDES.containsKey(w)) {
+            p.side = PhraseWords.SIDES.get(w);
             p.sides.add(p.side);
-        } else if (Words.OUTCOMES.containsKey(w)) {
-            p.outcome = Words.OUTCOMES.get(w);
-        } else if (Words.CAUSES.containsKey(w)) {
-            p.cause = Words.CAUSES.get(w);
-        } else if (Words.CALLS.containsKey(w)) {
-            p.call = Words.CALLS.get(w);
-        } else if (Words.ENDS.containsKey(w)) {
-            p.ended = Words.ENDS.get(w);
-        } else if (Words.BELIEVED.containsKey(w)) {
-            p.believed = Words.BELIEVED.get(w);
-        } else if (Words.DEPTHS.containsKey(w)) {
+        } else if (PhraseWords.OUTCOMES.containsKey(w)) {
+            p.outcome = PhraseWords.OUTCOMES.get(w);
+        } else if (PhraseWords.CAUSES.containsKey(w)) {
+            p.cause = PhraseWords.CAUSES.get(w);
+        } else if (PhraseWords.CALLS.containsKey(w)) {
+            p.call = PhraseWords.CALLS.get(w);
+        } else if (PhraseWords.ENDS.containsKey(w)) {
+            p.ended = PhraseWords.ENDS.get(w);
+        } else if (PhraseWords.BELIEVED.containsKey(w)) {
+            p.believed = PhraseWords.BELIEVED.get(w);
+        } else if (PhraseWords.DEPTHS.containsKey(w)) {
             p.depth = w;
         } else if (w.matches("[1-9]")) {
             p.number = Integer.parseInt(w);
         } else if (w.equals("?")) {
             p.unsure = true;
-        } else if (p.command == null && Words.COMMANDS.contains(w)) {
+        } else if (p.command == null && PhraseWords.COMMANDS.contains(w)) {
             p.command = w;
-        } else if ("stop".equals(p.command) && Words.STOP_REASONS.containsKey(w)) {
-            p.reason = Words.STOP_REASONS.get(w);
+        } else if ("stop".equals(p.command) && PhraseWords.STOP_REASONS.containsKey(w)) {
+            p.reason = PhraseWords.STOP_REASONS.get(w);
         } else {
             return false;
         }
@@ -320,11 +320,11 @@ public final class PhraseReader {
                 .sorted()
                 .forEach(found::add);
         for (List<String> fixed : List.of(
-                List.copyOf(Words.OUTCOMES.keySet()),
-                List.copyOf(Words.SIDES.keySet()),
-                List.copyOf(Words.CALLS.keySet()),
-                List.copyOf(Words.REMARKS.keySet()),
-                Words.COMMANDS)) {
+                List.copyOf(PhraseWords.OUTCOMES.keySet()),
+                List.copyOf(PhraseWords.SIDES.keySet()),
+                List.copyOf(PhraseWords.CALLS.keySet()),
+                List.copyOf(PhraseWords.REMARKS.keySet()),
+                PhraseWords.COMMANDS)) {
             fixed.stream()
                     .filter(w -> w.length() > 1 && w.startsWith(prefix))
                     .sorted()

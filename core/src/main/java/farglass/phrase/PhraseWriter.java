@@ -58,7 +58,7 @@ public final class PhraseWriter {
             String name =
                     lexicon.grip(g.grip()).map(x -> Lexicon.normal(x.name())).orElse(g.grip());
             boolean other = lexicon.lookUp(name).stream().anyMatch(t -> !(t instanceof Grip));
-            w.add(other && g.depth() == null ? Words.GRIP + " " + name : name);
+            w.add(other && g.depth() == null ? PhraseWords.GRIP + " " + name : name);
             if (g.hand() != null && g.hand() != Side.NOT_VISIBLE) {
                 w.add(g.hand().code());
             }

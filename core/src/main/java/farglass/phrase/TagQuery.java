@@ -69,12 +69,12 @@ public final class TagQuery {
     private int take(String[] words, int i, Lexicon lexicon, Collection<String> names) {
         String w = words[i];
         Matcher level = LEVEL.matcher(w);
-        if (Words.SIDES.containsKey(w)) {
-            sides.add(Words.SIDES.get(w));
+        if (PhraseWords.SIDES.containsKey(w)) {
+            sides.add(PhraseWords.SIDES.get(w));
             return 1;
         }
-        if (Words.OUTCOMES.containsKey(w)) {
-            outcomes.add(Words.OUTCOMES.get(w));
+        if (PhraseWords.OUTCOMES.containsKey(w)) {
+            outcomes.add(PhraseWords.OUTCOMES.get(w));
             return 1;
         }
         if (level.matches()) {

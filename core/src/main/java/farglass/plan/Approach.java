@@ -1,10 +1,10 @@
 package farglass.plan;
 
+import farglass.matchup.Constraints;
 import farglass.matchup.Correction;
 import farglass.matchup.Exit;
 import farglass.matchup.Option;
-import farglass.matchup.Settings;
-import farglass.matchup.Wishes;
+import farglass.matchup.SolverSettings;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
@@ -19,20 +19,20 @@ import java.util.Set;
  * @param pressing factor on an action that is pressed, 1 to 3
  * @param forecasts frozen when the plan was settled, for scoring after the match
  */
-public record Approach(double emphasis, double pressing, Wishes wishes, List<Forecast> forecasts) {
+public record Approach(double emphasis, double pressing, Constraints wishes, List<Forecast> forecasts) {
     public static final Approach USUAL =
-            new Approach(Settings.USUAL.emphasis(), Settings.USUAL.b(), Wishes.NONE, List.of());
+            new Approach(SolverSettings.USUAL.emphasis(), SolverSettings.USUAL.b(), Constraints.NONE, List.of());
 
     public Approach {
         forecasts = List.copyOf(forecasts);
-        Settings.USUAL.emphasis(emphasis).pressing(pressing);
+        SolverSettings.USUAL.emphasis(emphasis).pressing(pressing);
     }
 
     /** Something said before the match, with its chance, 0.01 to 0.99. */
     public record Forecast(String what, String sentence, double p) {}
 
-    public Settings settings() {
-        return Settings.USUAL.emphasis(emphasis).pressing(pressing);
+    public SolverSettings settings() {
+        return SolverSettings.USUAL.emphasis(emphasis).pressing(pressing);
     }
 
     public Approach emphasis(double e) {
@@ -47,7 +47,7 @@ public record Approach(double emphasis, double pressing, Wishes wishes, List<For
         return new Approach(emphasis, pressing, wishes, now);
     }
 
-    private Approach wishes(Wishes w) {
+    private Approach wishes(Constraints w) {
         return new Approach(emphasis, pressing, w, forecasts);
     }
 
@@ -59,7 +59,7 @@ public record Approach(double emphasis, double pressing, Wishes wishes, List<For
         } else {
             set.remove(technique);
         }
-        return wishes(new Wishes(set, wishes.fixed(), wishes.corrections()));
+        return wishes(new Constraints(set, wishes.fixed(), wishes.corrections()));
     }
 
     /** Fixes what is done in a place; null leaves it to the computation again. */
@@ -70,19 +70,19 @@ public record Approach(double emphasis, double pressing, Wishes wishes, List<For
         } else {
             map.put(placeKey, option);
         }
-        return wishes(new Wishes(wishes.barred(), map, wishes.corrections()));
+        return wishes(new Constraints(wishes.barred(), map, wishes.corrections()));
     }
 
     /** Sets a figure by hand, in place of an earlier correction of the same. */
     public Approach correct(Correction c) {
         List<Correction> list = new ArrayList<>(without(c.exit()));
         list.add(c);
-        return wishes(new Wishes(wishes.barred(), wishes.fixed(), list));
+        return wishes(new Constraints(wishes.barred(), wishes.fixed(), list));
     }
 
     /** Takes a correction back. */
     public Approach uncorrect(Exit.Key exit) {
-        return wishes(new Wishes(wishes.barred(), wishes.fixed(), without(exit)));
+        return wishes(new Constraints(wishes.barred(), wishes.fixed(), without(exit)));
     }
 
     private List<Correction> without(Exit.Key exit) {

@@ -3,8 +3,8 @@ package farglass.plan;
 import farglass.matchup.KnownGame;
 import farglass.matchup.Meeting;
 import farglass.matchup.MeetingWriter;
+import farglass.matchup.ModelState;
 import farglass.matchup.Option;
-import farglass.matchup.Place;
 import farglass.matchup.Proposal;
 import java.util.ArrayList;
 import java.util.HashSet;
@@ -37,7 +37,7 @@ public record ProposedForks(Fork root, Map<String, Double> chances, Set<String> 
     private record Walk(
             Meeting meeting, MeetingWriter writer, KnownGame known, Map<String, Double> chances, Set<String> drifts) {
         /** @param from where the node before it was; null for the opening */
-        Fork fork(Proposal.Node n, Place from) {
+        Fork fork(Proposal.Node n, ModelState from) {
             String id = "f" + (chances.size() + 1);
             // the opening's own chance is taken out again at the end
             chances.put(id, n.chance());
@@ -62,7 +62,7 @@ public record ProposedForks(Fork root, Map<String, Double> chances, Set<String> 
         }
 
         /** Both athletes' record with the way to a node, and for ours whether it is known and whether it can be relied on. */
-        private String evidence(Proposal.Node n, Place from) {
+        private String evidence(Proposal.Node n, ModelState from) {
             if (from == null || n.ours() == null || n.technique() == null) {
                 return "";
             }

@@ -30,7 +30,7 @@ public record Answer(Asked asked, List<Claim> claims, Evidence evidence) {
     }
 
     public static Answer of(LibraryIndex index, String athlete, Asked asked, long seed) {
-        Inquiry q = Profile.inquiry(index, athlete, asked.filter(), seed);
+        ClaimFactory q = Profile.inquiry(index, athlete, asked.filter(), seed);
         List<Claim> claims = new ArrayList<>();
         if (!asked.techniques().isEmpty()) {
             new Finder(q, asked, claims).techniques();
@@ -40,7 +40,7 @@ public record Answer(Asked asked, List<Claim> claims, Evidence evidence) {
         return new Answer(asked, claims, q.evidence());
     }
 
-    private record Finder(Inquiry q, Asked asked, List<Claim> claims) {
+    private record Finder(ClaimFactory q, Asked asked, List<Claim> claims) {
         void techniques() {
             Set<String> codes = Set.copyOf(asked.techniques());
             if (asked.measure() == Asked.Measure.ANSWERS) {
@@ -165,7 +165,7 @@ public record Answer(Asked asked, List<Claim> claims, Evidence evidence) {
             }
             claims.add(share);
             if (asked.measure() == null || asked.measure() == Asked.Measure.LASTS) {
-                Lasting lasting = new Lasting(
+                DwellSection lasting = new DwellSection(
                         q, "ask", List.of(), p -> codes.contains(p.span().place()), (left, next) -> "left");
                 for (Claim c : lasting.section().claims()) {
                     claims.add(c.says(c.topic(), "ask.held", words(c.args().get(1))));

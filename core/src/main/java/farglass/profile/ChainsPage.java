@@ -21,20 +21,20 @@ final class ChainsPage {
 
     private static final int HINTS = 8;
 
-    private final Inquiry q;
+    private final ClaimFactory q;
 
-    private ChainsPage(Inquiry q) {
+    private ChainsPage(ClaimFactory q) {
         this.q = q;
     }
 
-    static Page of(Inquiry q) {
+    static ClaimPage of(ClaimFactory q) {
         return new ChainsPage(q).page();
     }
 
-    private Page page() {
+    private ClaimPage page() {
         List<Chain> chains = Chains.of(q.evidence(), q.stream("chains"));
         List<Claim> claims = chains.stream().map(this::claim).toList();
-        return new Page(
+        return new ClaimPage(
                 Question.CHAINS,
                 List.of(Section.of("chains.found", claims), Section.of("chains.mates", mates(chains))));
     }

@@ -12,19 +12,19 @@ import java.util.Map;
 
 /** Which faults recur, and how many of them were punished: one that went free today is still a fault. */
 final class ErrorsPage {
-    private final Inquiry q;
+    private final ClaimFactory q;
 
-    private ErrorsPage(Inquiry q) {
+    private ErrorsPage(ClaimFactory q) {
         this.q = q;
     }
 
-    static Page of(Inquiry q) {
+    static ClaimPage of(ClaimFactory q) {
         return new ErrorsPage(q).page();
     }
 
-    private Page page() {
+    private ClaimPage page() {
         List<Remarks.Said> errors = Remarks.of(q.evidence(), RemarkKind.ERROR);
-        return new Page(
+        return new ClaimPage(
                 Question.ERRORS,
                 List.of(
                         Section.of("errors.all", all(errors)),

@@ -18,21 +18,21 @@ import java.util.TreeMap;
 
 /** From where does he finish: how matches end, what leads to the locks, how many locks finish and how soon. */
 final class FinishesPage {
-    private final Inquiry q;
+    private final ClaimFactory q;
 
-    private FinishesPage(Inquiry q) {
+    private FinishesPage(ClaimFactory q) {
         this.q = q;
     }
 
-    static Page of(Inquiry q) {
+    static ClaimPage of(ClaimFactory q) {
         return new FinishesPage(q).page();
     }
 
-    private Page page() {
+    private ClaimPage page() {
         List<FinishTree.Node> trees = FinishTree.of(q.evidence());
         Section tree = Section.of("finishes.tree", List.of());
         Set<String> submission = Set.of("submission");
-        return new Page(
+        return new ClaimPage(
                 Question.FINISHES,
                 List.of(
                         Section.of("finishes.ends", ends()),

@@ -3,8 +3,8 @@ package farglass.profile;
 import farglass.match.Role;
 import farglass.match.Tag;
 import farglass.stats.Trial;
+import farglass.tendency.DwellTimes;
 import farglass.tendency.Evidence;
-import farglass.tendency.Stays;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -19,23 +19,23 @@ final class GuardsPage {
     private static final Set<String> FROM_GUARD = Set.of("sweep", "guard-entry");
     private static final Set<String> RECOVERIES = Set.of("recovery", "escape");
 
-    private final Inquiry q;
+    private final ClaimFactory q;
 
-    private GuardsPage(Inquiry q) {
+    private GuardsPage(ClaimFactory q) {
         this.q = q;
     }
 
-    static Page of(Inquiry q) {
+    static ClaimPage of(ClaimFactory q) {
         return new GuardsPage(q).page();
     }
 
-    private boolean inGuard(Evidence.Place p) {
-        return Groups.of(q.lexicon(), p.span().place(), p.role()).equals(Groups.GUARD);
+    private boolean inGuard(Evidence.Visit p) {
+        return PositionGroups.of(q.lexicon(), p.span().place(), p.role()).equals(PositionGroups.GUARD);
     }
 
     /** How a stay in guard ended, seen from the guard player. */
-    private String end(Evidence.Place left, Evidence.Place next) {
-        if (Groups.neutral(q.lexicon(), next.span().place()) && next.role() != Role.HOLDER) {
+    private String end(Evidence.Visit left, Evidence.Visit next) {
+        if (PositionGroups.neutral(q.lexicon(), next.span().place()) && next.role() != Role.HOLDER) {
             return "stood";
         }
         return switch (next.role()) {
@@ -45,11 +45,11 @@ final class GuardsPage {
         };
     }
 
-    private Page page() {
-        Lasting all = new Lasting(
+    private ClaimPage page() {
+        DwellSection all = new DwellSection(
                 q,
                 "guard",
-                List.of("swept", "passed", Stays.SUBMITTED, Stays.FINISHED, "stood"),
+                List.of("swept", "passed", DwellTimes.SUBMITTED, DwellTimes.FINISHED, "stood"),
                 this::inGuard,
                 this::end);
         List<Section> sections = new ArrayList<>();
@@ -60,12 +60,12 @@ final class GuardsPage {
         sections.add(Section.of("guard.attacks", Techniques.success(q, FROM_GUARD::contains)));
         sections.add(Section.of("guard.sides", Techniques.sides(q, "sweep")));
         sections.add(Section.of("guard.recovered", Techniques.success(q, RECOVERIES::contains)));
-        return new Page(Question.GUARDS, sections);
+        return new ClaimPage(Question.GUARDS, sections);
     }
 
     private List<Claim> which() {
         List<Claim> claims = new ArrayList<>();
-        q.evidence().places((place, role) -> Groups.namedGuard(q.lexicon(), place, role)).stream()
+        q.evidence().visits((place, role) -> PositionGroups.namedGuard(q.lexicon(), place, role)).stream()
                 .map(p -> p.span().place())
                 .distinct()
                 .sorted()
@@ -75,7 +75,7 @@ final class GuardsPage {
                         "guard.used",
                         q.words(q.lexicon().positionName(code)),
                         (place, role) -> place.equals(code),
-                        (place, role) -> Groups.namedGuard(q.lexicon(), place, role))));
+                        (place, role) -> PositionGroups.namedGuard(q.lexicon(), place, role))));
         claims.sort(
                 java.util.Comparator.comparingDouble((Claim c) -> c.estimate().x())
                         .reversed());
@@ -83,10 +83,10 @@ final class GuardsPage {
     }
 
     /** What brought the athlete into guard: own action, the other's, or none that was tagged. */
-    private List<Claim> entered(List<Stays.Stay> stays) {
+    private List<Claim> entered(List<DwellTimes.Stay> stays) {
         Map<Way, List<Trial>> byWay = new TreeMap<>();
         List<Way> ways = new ArrayList<>();
-        for (Stays.Stay s : stays) {
+        for (DwellTimes.Stay s : stays) {
             ways.add(way(s));
         }
         ways.stream().distinct().forEach(w -> {
@@ -121,7 +121,7 @@ final class GuardsPage {
         }
     }
 
-    private static Way way(Stays.Stay s) {
+    private static Way way(DwellTimes.Stay s) {
         int by = s.first().byAction();
         if (by >= 0 && s.seen().record().tags().get(by) instanceof Tag.Action a) {
             return new Way(a.by() == s.seen().corner() ? "own" : "other", a.technique());
@@ -133,14 +133,14 @@ final class GuardsPage {
     private List<Claim> each() {
         Map<String, Integer> counts = new TreeMap<>();
         q.evidence()
-                .places((place, role) -> Groups.namedGuard(q.lexicon(), place, role))
+                .visits((place, role) -> PositionGroups.namedGuard(q.lexicon(), place, role))
                 .forEach(p -> counts.merge(p.span().place(), 1, Integer::sum));
         List<Claim> claims = new ArrayList<>();
         counts.forEach((code, n) -> {
             if (n >= STAYS) {
-                Predicate<Evidence.Place> in =
+                Predicate<Evidence.Visit> in =
                         p -> p.role() == Role.GUARD && p.span().place().equals(code);
-                Lasting one = new Lasting(q, "guard", List.of("swept", "passed"), in, this::end);
+                DwellSection one = new DwellSection(q, "guard", List.of("swept", "passed"), in, this::end);
                 for (Claim c : one.section().claims()) {
                     if (c.topic() == Claim.Topic.EXIT || c.topic() == Claim.Topic.HOLD) {
                         claims.add(named(c, code));

@@ -32,20 +32,20 @@ final class MattersPage {
     private static final int HARD_ATTEMPTS = 4;
     private static final long HELD_MS = 10_000;
 
-    private final Inquiry q;
+    private final ClaimFactory q;
     private final List<Evidence.Act> attacks;
 
-    private MattersPage(Inquiry q) {
+    private MattersPage(ClaimFactory q) {
         this.q = q;
-        this.attacks = q.evidence().own(a -> a.decided() && Groups.ATTACKS.contains(a.family()));
+        this.attacks = q.evidence().own(a -> a.decided() && PositionGroups.ATTACKS.contains(a.family()));
     }
 
-    static Page of(Inquiry q) {
+    static ClaimPage of(ClaimFactory q) {
         return new MattersPage(q).page();
     }
 
-    private Page page() {
-        return new Page(
+    private ClaimPage page() {
+        return new ClaimPage(
                 Question.MATTERS,
                 List.of(
                         Section.of("matters.facts", facts()),
@@ -323,7 +323,7 @@ final class MattersPage {
     /** Places where the athlete is ahead that were forced, against those conceded, invited or free: held for ten seconds? */
     private List<Claim> causes() {
         List<Claim> claims = new ArrayList<>();
-        List<Evidence.Place> ahead = q.evidence().places((place, role) -> role == Role.HOLDER).stream()
+        List<Evidence.Visit> ahead = q.evidence().visits((place, role) -> role == Role.HOLDER).stream()
                 .filter(p -> !p.span().leftTruncated()
                         && cause(p) != null
                         && (p.ms() >= HELD_MS || !p.span().censored()))
@@ -331,7 +331,7 @@ final class MattersPage {
         for (Cause c : Cause.values()) {
             List<Trial> with = new ArrayList<>();
             List<Trial> without = new ArrayList<>();
-            for (Evidence.Place p : ahead) {
+            for (Evidence.Visit p : ahead) {
                 (cause(p) == c ? with : without).add(p.trial(p.ms() >= HELD_MS));
             }
             if (with.size() >= EACH && without.size() >= EACH) {
@@ -349,7 +349,7 @@ final class MattersPage {
         return clearFirst(claims);
     }
 
-    private static Cause cause(Evidence.Place p) {
+    private static Cause cause(Evidence.Visit p) {
         return p.seen().record().tags().get(p.span().tag()) instanceof Tag.Position t ? t.cause() : null;
     }
 }

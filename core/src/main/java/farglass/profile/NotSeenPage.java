@@ -23,18 +23,18 @@ final class NotSeenPage {
     private static final double EXPOSED_MS = 300_000;
     private static final int TECHNIQUES = 12;
 
-    private final Inquiry q;
+    private final ClaimFactory q;
 
-    private NotSeenPage(Inquiry q) {
+    private NotSeenPage(ClaimFactory q) {
         this.q = q;
     }
 
-    static Page of(Inquiry q) {
+    static ClaimPage of(ClaimFactory q) {
         return new NotSeenPage(q).page();
     }
 
-    private Page page() {
-        return new Page(
+    private ClaimPage page() {
+        return new ClaimPage(
                 Question.NOT_SEEN,
                 List.of(
                         Section.of("never.kinds", kinds()),
@@ -102,7 +102,7 @@ final class NotSeenPage {
     private List<Claim> techniques() {
         List<Claim> claims = new ArrayList<>();
         for (Technique t : q.lexicon().techniques()) {
-            if (!Groups.ATTACKS.contains(t.family())
+            if (!PositionGroups.ATTACKS.contains(t.family())
                     || !q.evidence().ownWith(t.code()).isEmpty()) {
                 continue;
             }
@@ -139,7 +139,7 @@ final class NotSeenPage {
             List<String> seen =
                     q
                             .evidence()
-                            .places((place, role) ->
+                            .visits((place, role) ->
                                     q.evidence().placeFamily(place).equals(family))
                             .stream()
                             .map(p -> p.span().place())

@@ -2,8 +2,8 @@ package farglass.profile;
 
 import farglass.match.Role;
 import farglass.stats.Trial;
+import farglass.tendency.DwellTimes;
 import farglass.tendency.Evidence;
-import farglass.tendency.Stays;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
@@ -12,25 +12,25 @@ import java.util.Set;
 final class PassingPage {
     private static final int FURTHEST = 4;
 
-    private final Inquiry q;
+    private final ClaimFactory q;
 
-    private PassingPage(Inquiry q) {
+    private PassingPage(ClaimFactory q) {
         this.q = q;
     }
 
-    static Page of(Inquiry q) {
+    static ClaimPage of(ClaimFactory q) {
         return new PassingPage(q).page();
     }
 
-    private Page page() {
-        Lasting top = new Lasting(
+    private ClaimPage page() {
+        DwellSection top = new DwellSection(
                 q,
                 "top",
-                List.of("passed", "swept", "stood", Stays.FINISHED, Stays.SUBMITTED),
-                p -> Groups.of(q.lexicon(), p.span().place(), p.role()).equals(Groups.TOP),
+                List.of("passed", "swept", "stood", DwellTimes.FINISHED, DwellTimes.SUBMITTED),
+                p -> PositionGroups.of(q.lexicon(), p.span().place(), p.role()).equals(PositionGroups.TOP),
                 this::end);
         Set<String> pass = Set.of("pass");
-        return new Page(
+        return new ClaimPage(
                 Question.PASSING,
                 List.of(
                         Section.of("passing.sides", Techniques.sides(q, "pass")),
@@ -44,12 +44,12 @@ final class PassingPage {
                         Section.of("passing.against", Techniques.against(q, pass::contains))));
     }
 
-    private String end(Evidence.Place left, Evidence.Place next) {
+    private String end(Evidence.Visit left, Evidence.Visit next) {
         if (next.role() == Role.HOLDER
-                && !Groups.neutral(q.lexicon(), next.span().place())) {
+                && !PositionGroups.neutral(q.lexicon(), next.span().place())) {
             return "passed";
         }
-        return Groups.neutral(q.lexicon(), next.span().place()) ? "stood" : "swept";
+        return PositionGroups.neutral(q.lexicon(), next.span().place()) ? "stood" : "swept";
     }
 
     private List<Evidence.Act> passes() {

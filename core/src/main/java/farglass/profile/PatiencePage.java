@@ -1,26 +1,26 @@
 package farglass.profile;
 
 import farglass.stats.Trial;
+import farglass.tendency.DwellTimes;
 import farglass.tendency.Evidence;
 import farglass.tendency.Exchanges;
-import farglass.tendency.Stays;
 import java.util.ArrayList;
 import java.util.List;
 
 /** Who acts first, and how long from secured control to the attack. */
 final class PatiencePage {
-    private final Inquiry q;
+    private final ClaimFactory q;
 
-    private PatiencePage(Inquiry q) {
+    private PatiencePage(ClaimFactory q) {
         this.q = q;
     }
 
-    static Page of(Inquiry q) {
+    static ClaimPage of(ClaimFactory q) {
         return new PatiencePage(q).page();
     }
 
-    private Page page() {
-        return new Page(
+    private ClaimPage page() {
+        return new ClaimPage(
                 Question.PATIENCE,
                 List.of(
                         Section.of("patience.first", first()),
@@ -38,7 +38,7 @@ final class PatiencePage {
         if (!first.isEmpty()) {
             claims.add(q.plain("patience.first", Claim.Topic.PATIENCE, "patience.first.acts", q.words(), first));
         }
-        List<Trial> all = q.evidence().acts(a -> Groups.ATTACKS.contains(a.family())).stream()
+        List<Trial> all = q.evidence().acts(a -> PositionGroups.ATTACKS.contains(a.family())).stream()
                 .map(a -> a.trial(a.own()))
                 .toList();
         if (!all.isEmpty()) {
@@ -50,11 +50,11 @@ final class PatiencePage {
     /** From the begin of a pin or the back to the first submission tried there. */
     private List<Claim> attack() {
         List<Claim> claims = new ArrayList<>();
-        for (String group : List.of(Groups.PINNING, Groups.BACK_OF, Groups.GUARD)) {
+        for (String group : List.of(PositionGroups.PINNING, PositionGroups.BACK_OF, PositionGroups.GUARD)) {
             List<Long> ms = new ArrayList<>();
             List<Trial> trials = new ArrayList<>();
             List<Trial> attacked = new ArrayList<>();
-            for (Stays.Stay s : stays(group)) {
+            for (DwellTimes.Stay s : stays(group)) {
                 Evidence.Act act = q.evidence().actsIn(s.seen()).stream()
                         .filter(a -> a.own()
                                 && a.family().equals("submission")
@@ -84,23 +84,25 @@ final class PatiencePage {
         return claims;
     }
 
-    private List<Stays.Stay> stays(String group) {
-        return Stays.of(
+    private List<DwellTimes.Stay> stays(String group) {
+        return DwellTimes.of(
                 q.evidence(),
-                p -> Groups.of(q.lexicon(), p.span().place(), p.role()).equals(group),
+                p -> PositionGroups.of(q.lexicon(), p.span().place(), p.role()).equals(group),
                 (left, next) -> "left");
     }
 
     /** How long the athlete keeps a pin or the back, whatever ends it. */
     private List<Claim> moves() {
         List<Claim> claims = new ArrayList<>();
-        for (String group : List.of(Groups.PINNING, Groups.BACK_OF, Groups.PINNED, Groups.BACK_GIVEN)) {
+        for (String group : List.of(
+                PositionGroups.PINNING, PositionGroups.BACK_OF, PositionGroups.PINNED, PositionGroups.BACK_GIVEN)) {
             String key = group.substring(group.indexOf('.') + 1);
-            Lasting lasting = new Lasting(
+            DwellSection lasting = new DwellSection(
                     q,
                     "kept." + key,
                     List.of(),
-                    p -> Groups.of(q.lexicon(), p.span().place(), p.role()).equals(group),
+                    p -> PositionGroups.of(q.lexicon(), p.span().place(), p.role())
+                            .equals(group),
                     (left, next) -> "left");
             claims.addAll(lasting.section().claims());
         }

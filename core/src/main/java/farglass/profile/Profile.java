@@ -26,7 +26,8 @@ import java.util.stream.IntStream;
  * @param pages one per question asked
  * @param claims worth saying on their own, strongest evidence first, thin ones last; no two say the same
  */
-public record Profile(String athlete, String name, Evidence evidence, Map<Question, Page> pages, List<Claim> claims) {
+public record Profile(
+        String athlete, String name, Evidence evidence, Map<Question, ClaimPage> pages, List<Claim> claims) {
     /**
      * Grade, then by how far the athlete departs from the library's average, then the question's order and use. Thin
      * claims never stand above others.
@@ -79,17 +80,17 @@ public record Profile(String athlete, String name, Evidence evidence, Map<Questi
     }
 
     public static Profile of(LibraryIndex index, String athlete, Filter filter, long seed) {
-        Inquiry q = inquiry(index, athlete, filter, seed);
-        Map<Question, Page> pages = new EnumMap<>(Question.class);
-        for (Page p : together(q)) {
+        ClaimFactory q = inquiry(index, athlete, filter, seed);
+        Map<Question, ClaimPage> pages = new EnumMap<>(Question.class);
+        for (ClaimPage p : together(q)) {
             pages.put(p.question(), p);
         }
         return new Profile(athlete, index.name(athlete), q.evidence(), pages, worthSaying(List.copyOf(pages.values())));
     }
 
     /** All pages, the longest work first, each taken up by whichever core is free. */
-    private static Page[] together(Inquiry q) {
-        Page[] made = new Page[LONGEST_FIRST.size()];
+    private static ClaimPage[] together(ClaimFactory q) {
+        ClaimPage[] made = new ClaimPage[LONGEST_FIRST.size()];
         AtomicInteger next = new AtomicInteger();
         IntStream.range(0, Runtime.getRuntime().availableProcessors())
                 .parallel()
@@ -102,17 +103,18 @@ public record Profile(String athlete, String name, Evidence evidence, Map<Questi
     }
 
     /** One page alone: what an open page needs when a tag has changed. */
-    public static Page page(LibraryIndex index, String athlete, Filter filter, long seed, Question question) {
+    public static ClaimPage page(LibraryIndex index, String athlete, Filter filter, long seed, Question question) {
         return page(question, inquiry(index, athlete, filter, seed));
     }
 
-    static Inquiry inquiry(LibraryIndex index, String athlete, Filter filter, long seed) {
-        return new Inquiry(Evidence.of(index, athlete, filter), Baseline.of(index, filter), index.name(athlete), seed);
+    static ClaimFactory inquiry(LibraryIndex index, String athlete, Filter filter, long seed) {
+        return new ClaimFactory(
+                Evidence.of(index, athlete, filter), Baseline.of(index, filter), index.name(athlete), seed);
     }
 
-    private static List<Claim> worthSaying(List<Page> pages) {
+    private static List<Claim> worthSaying(List<ClaimPage> pages) {
         List<Claim> candidates = new ArrayList<>();
-        for (Page p : pages) {
+        for (ClaimPage p : pages) {
             p.claims().stream().filter(Profile::worth).forEach(candidates::add);
         }
         candidates.sort(ORDER);
@@ -145,7 +147,7 @@ public record Profile(String athlete, String name, Evidence evidence, Map<Questi
         };
     }
 
-    public Page page(Question question) {
+    public ClaimPage page(Question question) {
         return pages.get(question);
     }
 
@@ -153,7 +155,7 @@ public record Profile(String athlete, String name, Evidence evidence, Map<Questi
         return claims.stream().filter(c -> c.estimate().grade() == grade).toList();
     }
 
-    private static Page page(Question question, Inquiry q) {
+    private static ClaimPage page(Question question, ClaimFactory q) {
         return switch (question) {
             case GUARDS -> GuardsPage.of(q);
             case PASSING -> PassingPage.of(q);

@@ -17,23 +17,23 @@ import java.util.Set;
 final class ReactionsPage {
     private static final int TRIGGERS = 8;
 
-    private final Inquiry q;
+    private final ClaimFactory q;
 
-    private ReactionsPage(Inquiry q) {
+    private ReactionsPage(ClaimFactory q) {
         this.q = q;
     }
 
-    static Page of(Inquiry q) {
+    static ClaimPage of(ClaimFactory q) {
         return new ReactionsPage(q).page();
     }
 
-    private Page page() {
+    private ClaimPage page() {
         List<Section> sections = new ArrayList<>();
         sections.add(Section.of("reactions.dilemmas", dilemmas()));
         rows(sections, true, "reactions.own", "reaction.own");
         rows(sections, false, "reactions.others", "reaction.others");
         sections.add(Section.of("reactions.feints", feints()));
-        return new Page(Question.REACTIONS, sections);
+        return new ClaimPage(Question.REACTIONS, sections);
     }
 
     private void rows(List<Section> sections, boolean own, String title, String template) {
@@ -56,7 +56,7 @@ final class ReactionsPage {
     }
 
     /** One claim per answer to a trigger. */
-    static List<Claim> answers(Inquiry q, String template, Reactions.Row row) {
+    static List<Claim> answers(ClaimFactory q, String template, Reactions.Row row) {
         ReactionsPage page = new ReactionsPage(q);
         String trigger = q.lexicon().techniqueName(row.trigger());
         return row.answers().stream()
@@ -113,7 +113,7 @@ final class ReactionsPage {
         return claims;
     }
 
-    static List<Dilemmas.Row> dilemmas(Inquiry q) {
+    static List<Dilemmas.Row> dilemmas(ClaimFactory q) {
         return Dilemmas.of(q.evidence(), new ReactionsPage(q)::success);
     }
 

@@ -13,17 +13,17 @@ import java.util.Set;
 
 /** Stated preferences against measured use. */
 final class SaysPage {
-    private final Inquiry q;
+    private final ClaimFactory q;
 
-    private SaysPage(Inquiry q) {
+    private SaysPage(ClaimFactory q) {
         this.q = q;
     }
 
-    static Page of(Inquiry q) {
+    static ClaimPage of(ClaimFactory q) {
         return new SaysPage(q).page();
     }
 
-    private Page page() {
+    private ClaimPage page() {
         Map<String, Claim> claims = new LinkedHashMap<>();
         for (Remarks.Said s : Remarks.of(q.evidence(), RemarkKind.PREFERENCE)) {
             String id = "says." + s.remark().fields().get("choice") + "."
@@ -33,7 +33,7 @@ final class SaysPage {
                 claims.put(id, c);
             }
         }
-        return new Page(Question.SAYS, List.of(Section.of("says.does", List.copyOf(claims.values()))));
+        return new ClaimPage(Question.SAYS, List.of(Section.of("says.does", List.copyOf(claims.values()))));
     }
 
     /** Null when neither the choice nor the alternative names techniques that were tried. */

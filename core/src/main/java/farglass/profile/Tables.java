@@ -6,9 +6,9 @@ import farglass.stats.ExitCurves;
 import farglass.tendency.Chain;
 import farglass.tendency.Chains;
 import farglass.tendency.Dilemmas;
+import farglass.tendency.DwellTimes;
 import farglass.tendency.Evidence;
 import farglass.tendency.Reactions;
-import farglass.tendency.Stays;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
@@ -52,7 +52,7 @@ public record Tables(
 
     public static Tables of(Profile profile, long seed) {
         Evidence e = profile.evidence();
-        Inquiry q = Profile.inquiry(e.index(), profile.athlete(), e.filter(), seed);
+        ClaimFactory q = Profile.inquiry(e.index(), profile.athlete(), e.filter(), seed);
         List<List<Reactions.Row>> reactions = Stream.of(true, false)
                 .parallel()
                 .map(own ->
@@ -66,9 +66,9 @@ public record Tables(
                 dwell(q));
     }
 
-    private static List<Dwell> dwell(Inquiry q) {
-        Map<Situation, List<Evidence.Place>> stands = new TreeMap<>();
-        for (Evidence.Place p : q.evidence().places()) {
+    private static List<Dwell> dwell(ClaimFactory q) {
+        Map<Situation, List<Evidence.Visit>> stands = new TreeMap<>();
+        for (Evidence.Visit p : q.evidence().visits()) {
             stands.computeIfAbsent(new Situation(p.span().place(), p.role()), k -> new ArrayList<>())
                     .add(p);
         }
@@ -78,10 +78,10 @@ public record Tables(
     }
 
     /** At a place like this one; empty with too few stays. */
-    private static Optional<Dwell> dwell(Inquiry q, Situation at) {
+    private static Optional<Dwell> dwell(ClaimFactory q, Situation at) {
         Map<String, Situation> ends = new HashMap<>();
-        List<Stays.Stay> stays =
-                Stays.of(q.evidence(), p -> at.equals(new Situation(p.span().place(), p.role())), (left, next) -> {
+        List<DwellTimes.Stay> stays = DwellTimes.of(
+                q.evidence(), p -> at.equals(new Situation(p.span().place(), p.role())), (left, next) -> {
                     Situation to = new Situation(next.span().place(), next.role());
                     ends.put(to.toString(), to);
                     return to.toString();
@@ -89,8 +89,8 @@ public record Tables(
         if (stays.size() < STAYS) {
             return Optional.empty();
         }
-        List<Curve> curves =
-                ExitCurves.of(stays.stream().map(Stays.Stay::spell).toList(), exits(stays), q.stream("dwell." + at));
+        List<Curve> curves = ExitCurves.of(
+                stays.stream().map(DwellTimes.Stay::spell).toList(), exits(stays), q.stream("dwell." + at));
         List<Exit> exits = curves.stream()
                 .skip(1)
                 .map(c -> new Exit(ends.get(c.cause()), c))
@@ -98,10 +98,10 @@ public record Tables(
         return Optional.of(new Dwell(at, stays.size(), curves.get(0), exits));
     }
 
-    private static List<String> exits(List<Stays.Stay> stays) {
+    private static List<String> exits(List<DwellTimes.Stay> stays) {
         Map<String, Long> counts = stays.stream()
                 .filter(s -> s.cause() != null)
-                .collect(Collectors.groupingBy(Stays.Stay::cause, TreeMap::new, Collectors.counting()));
+                .collect(Collectors.groupingBy(DwellTimes.Stay::cause, TreeMap::new, Collectors.counting()));
         return counts.entrySet().stream()
                 .sorted(Map.Entry.<String, Long>comparingByValue(Comparator.reverseOrder()))
                 .limit(EXITS)

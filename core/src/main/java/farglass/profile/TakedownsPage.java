@@ -17,24 +17,24 @@ final class TakedownsPage {
     private static final Set<String> DOWN = Set.of("takedown", "guard-pull");
     private static final long SOON_MS = 20_000;
 
-    private final Inquiry q;
+    private final ClaimFactory q;
 
-    private TakedownsPage(Inquiry q) {
+    private TakedownsPage(ClaimFactory q) {
         this.q = q;
     }
 
-    static Page of(Inquiry q) {
+    static ClaimPage of(ClaimFactory q) {
         return new TakedownsPage(q).page();
     }
 
-    private Page page() {
+    private ClaimPage page() {
         List<Claim> down = new ArrayList<>();
         Claim ground = ground();
         if (ground != null) {
             down.add(ground);
         }
         Set<String> takedown = Set.of("takedown");
-        return new Page(
+        return new ClaimPage(
                 Question.TAKEDOWNS,
                 List.of(
                         Section.of("takedowns.opening", openings()),
@@ -97,7 +97,7 @@ final class TakedownsPage {
                 continue;
             }
             spans.stream()
-                    .filter(s -> !Groups.neutral(q.lexicon(), s.place()) && seen.counts(s.from()))
+                    .filter(s -> !PositionGroups.neutral(q.lexicon(), s.place()) && seen.counts(s.from()))
                     .findFirst()
                     .ifPresent(s -> {
                         ms.add(s.from().ms());
@@ -115,7 +115,7 @@ final class TakedownsPage {
         for (Evidence.Seen seen : q.evidence().matches()) {
             List<Tag> tags = seen.record().tags();
             for (Span s : seen.line().spans()) {
-                int first = Groups.neutral(q.lexicon(), s.place()) ? firstGrip(tags, s) : -1;
+                int first = PositionGroups.neutral(q.lexicon(), s.place()) ? firstGrip(tags, s) : -1;
                 if (first < 0 || !seen.counts(tags.get(first).t())) {
                     continue;
                 }

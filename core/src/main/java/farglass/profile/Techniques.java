@@ -23,7 +23,7 @@ final class Techniques {
     private Techniques() {}
 
     /** Success of every own technique of some families, most tried first. */
-    static List<Claim> success(Inquiry q, Predicate<String> families) {
+    static List<Claim> success(ClaimFactory q, Predicate<String> families) {
         List<Claim> claims = new ArrayList<>();
         byTechnique(q, a -> families.test(a.family())).forEach((code, acts) -> {
             List<Trial> trials = acts.stream()
@@ -47,7 +47,7 @@ final class Techniques {
     }
 
     /** How often every own technique of some families is tried while it could be. */
-    static List<Claim> rates(Inquiry q, Predicate<String> families) {
+    static List<Claim> rates(ClaimFactory q, Predicate<String> families) {
         List<Claim> claims = new ArrayList<>();
         byTechnique(q, a -> families.test(a.family())).forEach((code, acts) -> {
             Technique t = q.lexicon().technique(code).orElse(null);
@@ -67,7 +67,7 @@ final class Techniques {
     }
 
     /** What the others try against the athlete, by family of techniques. */
-    static List<Claim> against(Inquiry q, Predicate<String> families) {
+    static List<Claim> against(ClaimFactory q, Predicate<String> families) {
         List<Claim> claims = new ArrayList<>();
         group(q.evidence().acts(a -> !a.own() && families.test(a.family()))).forEach((code, acts) -> {
             List<Trial> trials = acts.stream()
@@ -91,7 +91,7 @@ final class Techniques {
     }
 
     /** Which techniques of a family are chosen. */
-    static List<Claim> chosen(Inquiry q, String family, String template) {
+    static List<Claim> chosen(ClaimFactory q, String family, String template) {
         List<Evidence.Act> all = q.evidence().ownOf(family);
         List<Claim> claims = new ArrayList<>();
         if (all.size() < ATTEMPTS) {
@@ -116,7 +116,7 @@ final class Techniques {
      * Side bias of a family, by the side on which attempts begin, then by the side where they ended when some changed
      * direction; empty below three sided attempts.
      */
-    static List<Claim> sides(Inquiry q, String family) {
+    static List<Claim> sides(ClaimFactory q, String family) {
         List<Claim> claims = new ArrayList<>();
         List<Evidence.Act> acts = q.evidence().ownOf(family);
         side(q, family, "side." + family, "side." + family + ".", acts, true, claims);
@@ -127,7 +127,7 @@ final class Techniques {
     }
 
     private static void side(
-            Inquiry q,
+            ClaimFactory q,
             String family,
             String id,
             String template,
@@ -196,7 +196,7 @@ final class Techniques {
     }
 
     /** The athlete's own, by code. */
-    static Map<String, List<Evidence.Act>> byTechnique(Inquiry q, Predicate<Evidence.Act> wanted) {
+    static Map<String, List<Evidence.Act>> byTechnique(ClaimFactory q, Predicate<Evidence.Act> wanted) {
         return group(q.evidence().own(wanted));
     }
 

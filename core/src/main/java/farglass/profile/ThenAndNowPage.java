@@ -24,15 +24,15 @@ final class ThenAndNowPage {
     /** What has hardly moved is not listed. */
     private static final double LIKELY = 0.5;
 
-    private final Inquiry q;
+    private final ClaimFactory q;
     private final LocalDate line;
 
-    private ThenAndNowPage(Inquiry q) {
+    private ThenAndNowPage(ClaimFactory q) {
         this.q = q;
         this.line = line(q.evidence());
     }
 
-    static Page of(Inquiry q) {
+    static ClaimPage of(ClaimFactory q) {
         return new ThenAndNowPage(q).page();
     }
 
@@ -51,7 +51,7 @@ final class ThenAndNowPage {
         return enough ? middle : null;
     }
 
-    private Page page() {
+    private ClaimPage page() {
         List<Claim> changed = new ArrayList<>();
         List<Claim> fresh = new ArrayList<>();
         if (line != null) {
@@ -67,7 +67,7 @@ final class ThenAndNowPage {
                             (Claim c) -> Math.abs(c.estimate().mean()))
                     .reversed());
         }
-        return new Page(
+        return new ClaimPage(
                 Question.THEN_AND_NOW,
                 List.of(
                         years(),
@@ -84,7 +84,7 @@ final class ThenAndNowPage {
     private Section years() {
         TreeSet<Integer> years = new TreeSet<>();
         Map<String, Map<Integer, List<Trial>>> rows = new TreeMap<>();
-        for (Evidence.Place p : q.evidence().places((place, role) -> role == Role.GUARD || role == Role.HOLDER)) {
+        for (Evidence.Visit p : q.evidence().visits((place, role) -> role == Role.GUARD || role == Role.HOLDER)) {
             count(
                     rows,
                     years,
@@ -92,7 +92,7 @@ final class ThenAndNowPage {
                     q.lexicon().positionName(p.span().place()) + (p.role() == Role.GUARD ? "" : " \u2191"),
                     p.trial(true));
         }
-        for (Evidence.Act a : q.evidence().own(x -> Groups.ATTACKS.contains(x.family()))) {
+        for (Evidence.Act a : q.evidence().own(x -> PositionGroups.ATTACKS.contains(x.family()))) {
             count(rows, years, a.seen(), q.lexicon().techniqueName(a.action().technique()), a.trial());
         }
         Section section = Section.of("change.years", List.of());
@@ -154,7 +154,7 @@ final class ThenAndNowPage {
     }
 
     private void worked(List<Claim> claims) {
-        Techniques.byTechnique(q, a -> a.decided() && Groups.ATTACKS.contains(a.family()))
+        Techniques.byTechnique(q, a -> a.decided() && PositionGroups.ATTACKS.contains(a.family()))
                 .forEach((code, acts) -> change(
                         "changed.works." + code,
                         "change.works",
@@ -200,21 +200,22 @@ final class ThenAndNowPage {
 
     /** Techniques first seen after the line, with what had met the attack most tried before it. */
     private void newBranches(List<Claim> claims) {
-        Techniques.byTechnique(q, a -> Groups.ATTACKS.contains(a.family())).forEach((code, acts) -> {
-            boolean old = acts.stream().anyMatch(a -> !late(a.seen()));
-            if (old || acts.size() < MATCHES) {
-                return;
-            }
-            claims.add(q.plain(
-                    "new." + code,
-                    Claim.Topic.CHANGE,
-                    "change.branch",
-                    q.words(
-                            q.lexicon().techniqueName(code),
-                            acts.get(0).seen().record().details().date().toString(),
-                            before(acts.get(0))),
-                    acts.stream().map(Evidence.Act::trial).toList()));
-        });
+        Techniques.byTechnique(q, a -> PositionGroups.ATTACKS.contains(a.family()))
+                .forEach((code, acts) -> {
+                    boolean old = acts.stream().anyMatch(a -> !late(a.seen()));
+                    if (old || acts.size() < MATCHES) {
+                        return;
+                    }
+                    claims.add(q.plain(
+                            "new." + code,
+                            Claim.Topic.CHANGE,
+                            "change.branch",
+                            q.words(
+                                    q.lexicon().techniqueName(code),
+                                    acts.get(0).seen().record().details().date().toString(),
+                                    before(acts.get(0))),
+                            acts.stream().map(Evidence.Act::trial).toList()));
+                });
     }
 
     /** The opponents' commonest answer to failed attempts of the family before this one. */

@@ -15,17 +15,17 @@ import java.util.TreeSet;
 
 /** What changes with score, clock, attire, role and opponent: attacks per ten minutes, and how often they work. */
 final class WhenPage {
-    private final Inquiry q;
+    private final ClaimFactory q;
 
-    private WhenPage(Inquiry q) {
+    private WhenPage(ClaimFactory q) {
         this.q = q;
     }
 
-    static Page of(Inquiry q) {
+    static ClaimPage of(ClaimFactory q) {
         return new WhenPage(q).page();
     }
 
-    private Page page() {
+    private ClaimPage page() {
         List<Section> sections = new ArrayList<>();
         sections.add(Section.of("when.places", places()));
         Moment now = q.evidence().filter().moment();
@@ -50,7 +50,7 @@ final class WhenPage {
         sections.add(split("when.role", role));
         sections.add(opponents("stance"));
         sections.add(opponents("grade"));
-        return new Page(Question.WHEN, sections);
+        return new ClaimPage(Question.WHEN, sections);
     }
 
     private Filter filter() {
@@ -59,13 +59,13 @@ final class WhenPage {
 
     private List<Claim> places() {
         List<Claim> claims = new ArrayList<>();
-        for (String group : Groups.PLACES) {
+        for (String group : PositionGroups.PLACES) {
             Claim c = q.share(
                     group,
                     Claim.Topic.PLACE,
                     group,
                     q.words(),
-                    (place, role) -> Groups.of(q.lexicon(), place, role).equals(group),
+                    (place, role) -> PositionGroups.of(q.lexicon(), place, role).equals(group),
                     (place, role) -> true);
             if (!c.trials().isEmpty()) {
                 claims.add(c);
@@ -105,8 +105,8 @@ final class WhenPage {
             if (contradicts(f)) {
                 return;
             }
-            Inquiry part = q.under(f);
-            List<Trial> attacks = part.evidence().own(a -> Groups.ATTACKS.contains(a.family())).stream()
+            ClaimFactory part = q.under(f);
+            List<Trial> attacks = part.evidence().own(a -> PositionGroups.ATTACKS.contains(a.family())).stream()
                     .map(Evidence.Act::trial)
                     .toList();
             String key = name.toLowerCase(Locale.ROOT).replace('_', '-');
@@ -121,9 +121,10 @@ final class WhenPage {
             if (rate != null) {
                 rates.add(rate);
             }
-            List<Trial> decided = part.evidence().own(a -> Groups.ATTACKS.contains(a.family()) && a.decided()).stream()
-                    .map(Evidence.Act::trial)
-                    .toList();
+            List<Trial> decided =
+                    part.evidence().own(a -> PositionGroups.ATTACKS.contains(a.family()) && a.decided()).stream()
+                            .map(Evidence.Act::trial)
+                            .toList();
             if (decided.size() >= Techniques.ATTEMPTS) {
                 success.add(q.plain(
                         title + "." + key + ".works",

@@ -272,7 +272,7 @@ public final class DemoLibrary {
             made.add(make(maker, n, 6 + n % 3, main.get(pair[0]), main.get(pair[1]), seed));
             n++;
         }
-        return film(made).stream().map(r -> SecondPass.of(r, lexicon)).toList();
+        return film(made).stream().map(r -> SecondTagging.of(r, lexicon)).toList();
     }
 
     private static MatchRecord make(MatchMaker maker, int n, int round, Style a, Style b, long seed) {

@@ -187,7 +187,7 @@ public final class MatchMaker {
             for (Corner by : Corner.values()) {
                 Style style = styles.get(by);
                 List<Technique> mine = lexicon.startingIn(here.position()).stream()
-                        .filter(t -> Rates.ATTEMPTS.containsKey(t.family()))
+                        .filter(t -> SimulatedRates.ATTEMPTS.containsKey(t.family()))
                         .filter(t -> !t.restricted().contains(setting.ruleset()))
                         .filter(t -> t.role().allows(here.holder() == by, here.guard() == by, contested))
                         .filter(t -> sensible(t, by, contested))
@@ -198,7 +198,8 @@ public final class MatchMaker {
                     // an athlete who has practised no finish from here rarely tries one
                     double least = t.family().equals("submission") ? 1 : 0;
                     double share = style.weight(t.code()) / Math.max(least, familyWeight.get(t.family()));
-                    found.add(new Option(by, t, Rates.ATTEMPTS.get(t.family()) * style.activity(t.family()) * share));
+                    found.add(new Option(
+                            by, t, SimulatedRates.ATTEMPTS.get(t.family()) * style.activity(t.family()) * share));
                 }
             }
             return found;
@@ -222,7 +223,7 @@ public final class MatchMaker {
             Style style = styles.get(o.by());
             long length = 900 + (long) Math.min(8000, -Math.log(1 - rng.nextDouble()) * 2200);
             long end = Math.min(now + length, setting.lengthMs() - 200);
-            double odds = Rates.ODDS.get(technique.family())
+            double odds = SimulatedRates.ODDS.get(technique.family())
                     + style.skill(technique.code(), technique.family())
                     - styles.get(o.by().other()).defence(technique.family());
             boolean works = rng.nextDouble() < 1 / (1 + Math.exp(-odds));
@@ -302,7 +303,7 @@ public final class MatchMaker {
                 lock(begun, technique, reached, MatchTime.ofMs((begun.t().ms() + end.ms()) / 2));
                 move(before.at(end).caused(Cause.FREE).with(TagInfo.NONE));
             } else if (family.equals("pass") && reached >= 2 && rng.nextDouble() < 0.6) {
-                String place = Rates.CAUGHT_PASSING.getOrDefault(technique.code(), "HQ");
+                String place = SimulatedRates.CAUGHT_PASSING.getOrDefault(technique.code(), "HQ");
                 if (!place.equals(here.position())) {
                     move(Tag.Position.of(end, place, begun.by(), begun.by().other())
                             .sided(begun.side())

@@ -20,7 +20,7 @@ final class Contents {
 
     private Map<String, List<Evidence.Act>> ownByTechnique;
     private IdentityHashMap<Evidence.Seen, List<Evidence.Act>> actsByMatch;
-    private final List<Evidence.Place> places = new ArrayList<>();
+    private final List<Evidence.Visit> places = new ArrayList<>();
     /** Per place and role: the visits, and the time in every match that has some. */
     private final Map<Situation, Stand> stands = new LinkedHashMap<>();
     /** Of every visit. */
@@ -54,7 +54,7 @@ final class Contents {
     private void collectPlaces(Evidence.Seen seen, Moment moment) {
         boolean everything = moment.everything();
         for (Span s : seen.line().spans()) {
-            Evidence.Place place = new Evidence.Place(seen, s, everything ? s.lengthMs() : seen.within(s));
+            Evidence.Visit place = new Evidence.Visit(seen, s, everything ? s.lengthMs() : seen.within(s));
             Role role = place.role();
             if (place.ms() > 0 && (moment.role() == null || moment.role() == role)) {
                 places.add(place);
@@ -100,17 +100,17 @@ final class Contents {
         return actsByMatch.getOrDefault(match, List.of());
     }
 
-    List<Evidence.Place> places() {
+    List<Evidence.Visit> visits() {
         return places;
     }
 
     /** Visits to the places and roles that are wanted; each is asked about once, not every visit. */
-    List<Evidence.Place> places(BiPredicate<String, Role> wanted) {
+    List<Evidence.Visit> visits(BiPredicate<String, Role> wanted) {
         IdentityHashMap<Stand, Boolean> known = new IdentityHashMap<>();
         for (Stand s : stands.values()) {
             known.put(s, wanted.test(s.where().position(), s.where().role()));
         }
-        List<Evidence.Place> found = new ArrayList<>();
+        List<Evidence.Visit> found = new ArrayList<>();
         for (int i = 0; i < places.size(); i++) {
             if (known.get(standOf.get(i))) {
                 found.add(places.get(i));

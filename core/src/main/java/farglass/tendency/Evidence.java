@@ -119,7 +119,7 @@ public final class Evidence {
      *
      * @param ms the part of its time that counts
      */
-    public record Place(Seen seen, Span span, long ms) {
+    public record Visit(Seen seen, Span span, long ms) {
         public TagRef ref() {
             return seen.facts().ref(span.tag());
         }
@@ -250,13 +250,13 @@ public final class Evidence {
     }
 
     /** In the order of matches, then of time. */
-    public List<Place> places() {
-        return Collections.unmodifiableList(contents().places());
+    public List<Visit> visits() {
+        return Collections.unmodifiableList(contents().visits());
     }
 
     /** @param wanted of a position and the athlete's role there */
-    public List<Place> places(BiPredicate<String, Role> wanted) {
-        return contents().places(wanted);
+    public List<Visit> visits(BiPredicate<String, Role> wanted) {
+        return contents().visits(wanted);
     }
 
     /** Own attempts whose outcome was seen; the others leave the denominator. */

@@ -39,7 +39,7 @@ public record Flows(List<Stop> stops, List<Flow> flows) {
     private record Ends(Situation from, Situation to) {}
 
     public static Flows of(Evidence evidence) {
-        List<Stop> stops = Places.of(evidence).stream()
+        List<Stop> stops = PositionTimes.of(evidence).stream()
                 .map(r -> new Stop(r.position(), r.role(), r.share()))
                 .toList();
         double ms = evidence.exposureMs();

@@ -6,13 +6,13 @@ import static org.assertj.core.api.Assertions.within;
 
 import farglass.lexicon.Lexicon;
 import farglass.matchup.Bracket;
+import farglass.matchup.Constraints;
 import farglass.matchup.Exit;
 import farglass.matchup.Meeting;
+import farglass.matchup.MeetingSolution;
 import farglass.matchup.MeetingWriter;
-import farglass.matchup.Place;
-import farglass.matchup.Settings;
-import farglass.matchup.Solved;
-import farglass.matchup.Wishes;
+import farglass.matchup.ModelState;
+import farglass.matchup.SolverSettings;
 import farglass.rules.Rulesets;
 import farglass.simulate.DemoLibrary;
 import farglass.tendency.Evidence;
@@ -48,9 +48,9 @@ class CampTest {
                         Filter.ALL,
                         EVENT,
                         480_000,
-                        Settings.USUAL.coarse(),
-                        Wishes.NONE));
-        Solved solved = meeting.solve();
+                        SolverSettings.USUAL.coarse(),
+                        Constraints.NONE));
+        MeetingSolution solved = meeting.solve();
         skills = Skill.of(Bracket.of(List.of(new Bracket.Opponent("brisa-tolendt", 1, solved, null))), 12);
     }
 
@@ -174,7 +174,7 @@ class CampTest {
                     .orElseThrow()
                     .code();
             for (boolean ours : new boolean[] {true, false}) {
-                Card c = w.card(new Skill(technique, ours, 0.01, List.of(Place.of("CLG", 1))));
+                Card c = w.card(new Skill(technique, ours, 0.01, List.of(ModelState.of("CLG", 1))));
                 assertThat(c.steps())
                         .as(c.title())
                         .hasSizeGreaterThanOrEqualTo(2)
@@ -190,11 +190,11 @@ class CampTest {
     @Test
     void thePartnersBriefComesFromFilm() {
         CardWriter w = writer();
-        Card stop = w.card(new Skill("triangle", false, 0.01, List.of(Place.of("CLG", 1))));
+        Card stop = w.card(new Skill("triangle", false, 0.01, List.of(ModelState.of("CLG", 1))));
         assertThat(stop.brief()).matches("Try the triangle as Brisa does: \\d+ on film, \\d+ of them worked.*");
         assertThat(stop.danger()).contains("neck");
         assertThat(stop.start()).startsWith("Brisa's closed guard.");
-        Card pass = w.card(new Skill("knee-cut", true, 0.01, List.of(Place.of("LAS", 1))));
+        Card pass = w.card(new Skill("knee-cut", true, 0.01, List.of(ModelState.of("LAS", 1))));
         assertThat(pass.brief()).matches("Brisa answers the knee cut with .* in \\d+ of \\d+.*");
         assertThat(pass.grips()).contains("Brisa").matches(".*\\(\\d+\\).*");
         assertThat(w.card(new Skill("inside-heel-hook", false, 0, List.of())).danger())
@@ -237,7 +237,7 @@ class CampTest {
                 .discount(1)
                 .log(new Logged(FROM, ours.key(), 30, 30, ""))
                 .log(new Logged(FROM, theirs.key(), 30, 30, ""));
-        Wishes w = Readiness.trained(skills, meeting, camp, "training");
+        Constraints w = Readiness.trained(skills, meeting, camp, "training");
         for (var c : w.corrections()) {
             Exit e = meeting.model().exits().stream()
                     .filter(x -> x.key().equals(c.exit()))
@@ -246,13 +246,15 @@ class CampTest {
             assertThat(c.chance()).isCloseTo((e.chance() * 8 + (e.ours() ? 30 : 0)) / 38, within(1e-12));
         }
         double before = meeting.glance().planned().win();
-        double after =
-                meeting.under(Settings.USUAL.coarse(), w).glance().planned().win();
+        double after = meeting.under(SolverSettings.USUAL.coarse(), w)
+                .glance()
+                .planned()
+                .win();
         assertThat(after).isGreaterThan(before + 0.01);
-        Meeting set = meeting.under(Settings.USUAL.coarse(), w);
+        Meeting set = meeting.under(SolverSettings.USUAL.coarse(), w);
         assertThat(Readiness.trained(skills, set, camp, "training").corrections())
                 .isEqualTo(w.corrections());
-        assertThat(Readiness.trained(skills, meeting, Camp.USUAL, "training")).isEqualTo(Wishes.NONE);
+        assertThat(Readiness.trained(skills, meeting, Camp.USUAL, "training")).isEqualTo(Constraints.NONE);
     }
 
     @Test

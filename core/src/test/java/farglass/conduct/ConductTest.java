@@ -167,8 +167,8 @@ class ConductTest {
         MatchRecord one = match("one", 100, grip(3, Corner.A, "collar-same", 9.0));
         MatchRecord two = match("two", 100, grip(30, Corner.A, "collar-same", 39.0));
         MatchRecord none = match("none", 100, act(3, Corner.A, "double-leg"));
-        Kept kept =
-                Kept.of(measure("collar grip within 10 s of every restart"), List.of(one, two, none), "ansa", LEXICON);
+        Compliance kept = Compliance.of(
+                measure("collar grip within 10 s of every restart"), List.of(one, two, none), "ansa", LEXICON);
         assertThat(kept.met()).isEqualTo(1);
         assertThat(kept.of()).isEqualTo(2);
         assertThat(kept.matches()).isEqualTo(2);
@@ -177,7 +177,7 @@ class ConductTest {
         assertThat(kept.share().lo()).isLessThan(0.5);
         assertThat(kept.share().hi()).isGreaterThan(0.5);
         assertThat(kept.trials().get(0).tag().match()).isEqualTo("one");
-        Kept other = Kept.of(measure("at least 1 takedown"), List.of(one), "juno", LEXICON);
+        Compliance other = Compliance.of(measure("at least 1 takedown"), List.of(one), "juno", LEXICON);
         assertThat(other.matches()).isZero();
         assertThat(other.wholly()).isNull();
     }

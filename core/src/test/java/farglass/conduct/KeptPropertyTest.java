@@ -18,8 +18,8 @@ class KeptPropertyTest {
     private static final List<MatchRecord> MATCHES = DemoLibrary.matches(LEXICON, DemoLibrary.SEED);
     private static final String US = "ansa-kellivar";
 
-    private static Kept kept(String clause) {
-        return Kept.of(ClauseReader.read(clause, LEXICON).measure(), MATCHES, US, LEXICON);
+    private static Compliance kept(String clause) {
+        return Compliance.of(ClauseReader.read(clause, LEXICON).measure(), MATCHES, US, LEXICON);
     }
 
     private static List<MatchRecord> ours() {
@@ -30,7 +30,7 @@ class KeptPropertyTest {
     void aLongerWindowIsKeptAtLeastAsOften() {
         double before = -1;
         for (int seconds : new int[] {2, 5, 10, 30, 60}) {
-            Kept k = kept("collar grip within " + seconds + " s of every restart");
+            Compliance k = kept("collar grip within " + seconds + " s of every restart");
             assertThat(k.met()).isGreaterThanOrEqualTo((int) before);
             before = k.met();
         }
@@ -42,7 +42,7 @@ class KeptPropertyTest {
     void aLongerLimitIsBrokenAtMostAsOften(String place) {
         int before = Integer.MAX_VALUE;
         for (int seconds : new int[] {5, 10, 20, 60, 300}) {
-            Kept k = kept(place + " at most " + seconds + " s at a time");
+            Compliance k = kept(place + " at most " + seconds + " s at a time");
             int broken = k.of() - k.met();
             assertThat(broken).as(place + " " + seconds).isLessThanOrEqualTo(before);
             before = broken;
@@ -51,8 +51,8 @@ class KeptPropertyTest {
 
     @Test
     void withAndWithoutAreOpposites() {
-        Kept with = kept("no pass with their sleeve grip");
-        Kept without = kept("no pass without their sleeve grip");
+        Compliance with = kept("no pass with their sleeve grip");
+        Compliance without = kept("no pass without their sleeve grip");
         assertThat(with.of()).isEqualTo(without.of()).isPositive();
         assertThat(with.met() + without.met()).isEqualTo(with.of());
         assertThat(with.untold()).isEqualTo(without.untold());
@@ -61,8 +61,8 @@ class KeptPropertyTest {
     @Test
     void atLeastAndAtMostShareOutTheMatches() {
         for (int n = 0; n < 6; n++) {
-            Kept more = kept("at least " + (n + 1) + " passes");
-            Kept less = kept("at most " + n + " passes");
+            Compliance more = kept("at least " + (n + 1) + " passes");
+            Compliance less = kept("at most " + n + " passes");
             assertThat(more.met() + less.met()).isEqualTo(ours().size());
             assertThat(more.of()).isEqualTo(ours().size());
         }
@@ -90,7 +90,7 @@ class KeptPropertyTest {
                 "their closed guard at most 20 s",
                 "no pass with their sleeve grip",
                 "at least 1 takedown")) {
-            Kept k = kept(clause);
+            Compliance k = kept(clause);
             assertThat(k.trials()).isNotEmpty();
             k.trials().forEach(t -> {
                 MatchRecord r = MATCHES.stream()

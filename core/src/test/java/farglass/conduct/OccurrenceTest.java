@@ -23,8 +23,8 @@ class OccurrenceTest {
         "standing free: press the arm drag back take, ACTION, arm-drag-back-take",
         "Wait for triangles, ACTION, triangle"
     })
-    void theFirstActionElseGripElsePlaceIsMeant(String sentence, Sight.Kind kind, String code) {
-        Sight s = Occurrence.named(sentence, true, LEXICON).orElseThrow();
+    void theFirstActionElseGripElsePlaceIsMeant(String sentence, EventPattern.Kind kind, String code) {
+        EventPattern s = Occurrence.named(sentence, true, LEXICON).orElseThrow();
         assertThat(s.kind()).isEqualTo(kind);
         assertThat(s.codes()).contains(code);
         assertThat(s.ours()).isTrue();
@@ -38,7 +38,7 @@ class OccurrenceTest {
 
     @Test
     void theLongestNameCounts() {
-        Sight s = Occurrence.named("finish with a body triangle lock", false, LEXICON)
+        EventPattern s = Occurrence.named("finish with a body triangle lock", false, LEXICON)
                 .orElseThrow();
         assertThat(s.codes()).doesNotContain("triangle");
         assertThat(s.ours()).isFalse();
@@ -48,7 +48,8 @@ class OccurrenceTest {
     void everyTechniqueIsFoundByItsOwnName() {
         assertThat(LEXICON.techniques())
                 .allMatch(t -> Occurrence.named("then the " + t.name() + " again", true, LEXICON)
-                        .filter(s -> s.kind() == Sight.Kind.ACTION && s.codes().contains(t.code()))
+                        .filter(s -> s.kind() == EventPattern.Kind.ACTION
+                                && s.codes().contains(t.code()))
                         .isPresent());
     }
 }

@@ -13,9 +13,9 @@ import farglass.match.Outcome;
 import farglass.match.Result;
 import farglass.match.Tag;
 import farglass.match.TagInfo;
+import farglass.matchup.Constraints;
 import farglass.matchup.Meeting;
-import farglass.matchup.Settings;
-import farglass.matchup.Wishes;
+import farglass.matchup.SolverSettings;
 import farglass.plan.Approach;
 import farglass.plan.PinnedClaim;
 import farglass.plan.Plan;
@@ -208,8 +208,8 @@ class DebriefTest {
                         Filter.ALL,
                         null,
                         480_000,
-                        Settings.USUAL,
-                        Wishes.NONE));
+                        SolverSettings.USUAL,
+                        Constraints.NONE));
         MatchRecord odd = match(
                 "odd",
                 null,

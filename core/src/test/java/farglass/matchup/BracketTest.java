@@ -8,14 +8,14 @@ import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 
 class BracketTest {
-    private static Solved brisa;
-    private static Solved juno;
+    private static MeetingSolution brisa;
+    private static MeetingSolution juno;
 
     @BeforeAll
     static void solve() {
-        brisa = Small.demo("brisa-tolendt", "submission-only", Settings.USUAL.coarse(), Wishes.NONE)
+        brisa = Small.demo("brisa-tolendt", "submission-only", SolverSettings.USUAL.coarse(), Constraints.NONE)
                 .solve();
-        juno = Small.demo("juno-fastrel", "submission-only", Settings.USUAL.coarse(), Wishes.NONE)
+        juno = Small.demo("juno-fastrel", "submission-only", SolverSettings.USUAL.coarse(), Constraints.NONE)
                 .solve();
     }
 
@@ -82,7 +82,10 @@ class BracketTest {
     @Test
     void lateAndBehindOneDoesOtherThanLateAndAhead() {
         Alternatives a = Alternatives.of(Small.demo(
-                        "brisa-tolendt", "points-gi", Settings.USUAL.emphasis(1).coarse(), Wishes.NONE)
+                        "brisa-tolendt",
+                        "points-gi",
+                        SolverSettings.USUAL.emphasis(1).coarse(),
+                        Constraints.NONE)
                 .solve());
         assertThat(a.opening().without()).isLessThan(a.opening().win());
         assertThat(a.behind().points()).isEqualTo(-2);
@@ -104,33 +107,35 @@ class BracketTest {
 
     @Test
     void plansAreComparedInTheSameDraws() {
-        Meeting m = Small.demo("juno-fastrel", "submission-only", Settings.USUAL.coarse(), Wishes.NONE);
-        Settings dial = Settings.USUAL;
+        Meeting m = Small.demo("juno-fastrel", "submission-only", SolverSettings.USUAL.coarse(), Constraints.NONE);
+        SolverSettings dial = SolverSettings.USUAL;
         String first = brisa.flow().leverage().stream()
-                .map(Flow.Leverage::exit)
+                .map(ForwardPass.Leverage::exit)
                 .filter(e -> e.ours() && e.finish())
                 .findFirst()
                 .orElseThrow()
                 .technique();
-        Versus v = Versus.of(
+        PlanComparison v = PlanComparison.of(
                 m,
                 List.of(
-                        new Versus.Way(dial, Wishes.NONE),
-                        new Versus.Way(dial, Wishes.NONE),
-                        new Versus.Way(dial, new Wishes(java.util.Set.of(first), java.util.Map.of(), List.of()))),
+                        new PlanComparison.Way(dial, Constraints.NONE),
+                        new PlanComparison.Way(dial, Constraints.NONE),
+                        new PlanComparison.Way(
+                                dial, new Constraints(java.util.Set.of(first), java.util.Map.of(), List.of()))),
                 1,
                 x -> {},
                 () -> false);
         assertThat(v.plans().get(1).more().lo()).isZero();
         assertThat(v.plans().get(1).more().hi()).isZero();
         assertThat(v.plans().get(1).better()).isZero();
-        Versus.Valued barred = v.plans().get(2);
+        PlanComparison.Valued barred = v.plans().get(2);
         assertThat(barred.more().mean())
                 .isCloseTo(barred.win().mean() - v.plans().get(0).win().mean(), within(1e-9));
         assertThat(barred.more().hi() - barred.more().lo())
                 .as("a difference is surer than either")
                 .isLessThan(barred.win().hi() - barred.win().lo());
-        assertThat(Versus.of(m, List.of(new Versus.Way(dial, Wishes.NONE)), 1, x -> {}, () -> true))
+        assertThat(PlanComparison.of(
+                        m, List.of(new PlanComparison.Way(dial, Constraints.NONE)), 1, x -> {}, () -> true))
                 .isNull();
     }
 }

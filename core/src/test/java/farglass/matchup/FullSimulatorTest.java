@@ -23,12 +23,13 @@ class FullSimulatorTest {
     private static final MatchAthlete A = new MatchAthlete("a", "A", null, null, Map.of());
     private static final MatchAthlete B = new MatchAthlete("b", "B", null, null, Map.of());
     private static final int MATCHES = 3000;
-    private static Programme programme;
+    private static BackwardInduction programme;
     private static List<MatchRecord> records;
 
     @BeforeAll
     static void play() {
-        programme = new Programme(Small.demo("brisa-tolendt", "submission-only").model(), Settings.USUAL);
+        programme = new BackwardInduction(
+                Small.demo("brisa-tolendt", "submission-only").model(), SolverSettings.USUAL);
         FullSimulator s = new FullSimulator(programme, null, A, B);
         records = new ArrayList<>();
         for (int i = 0; i < MATCHES; i++) {
@@ -38,8 +39,8 @@ class FullSimulatorTest {
 
     @Test
     void attemptsComeAsOftenAsTheirRates() {
-        Place standing = Place.START;
-        Groups groups = programme.model().groups();
+        ModelState standing = ModelState.START;
+        StateSpace groups = programme.model().groups();
         double minutes = 0;
         int ours = 0;
         int theirs = 0;
@@ -110,7 +111,7 @@ class FullSimulatorTest {
 
     @Test
     void theSameSeedGivesTheSameMatchUnderAPolicyToo() {
-        Policy policy = programme.best(Programme.Answer.NEVER).policy();
+        Policy policy = programme.best(BackwardInduction.Answer.NEVER).policy();
         FullSimulator s = new FullSimulator(programme, policy, A, B);
         for (int i = 0; i < 20; i++) {
             assertThat(s.record(i)).isEqualTo(new FullSimulator(programme, policy, A, B).record(i));

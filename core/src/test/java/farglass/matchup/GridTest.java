@@ -63,16 +63,16 @@ class GridTest {
     @ValueSource(strings = {"points-gi", "late-points", "submission-only"})
     void termsEqualThePlainSum(String rules) {
         Model m = Small.demo("brisa-tolendt", rules).model();
-        Programme p = new Programme(m, Settings.USUAL);
+        BackwardInduction p = new BackwardInduction(m, SolverSettings.USUAL);
         Grid g = p.grid;
         Random random = new Random(6);
         double[] values =
-                random.doubles((long) m.places().size() * g.perPlace()).toArray();
+                random.doubles((long) m.states().size() * g.perPlace()).toArray();
         for (int row = 0; row < values.length; row += g.row) {
             g.pad(values, row);
         }
         for (int round = 0; round < 30; round++) {
-            int s = random.nextInt(m.places().size());
+            int s = random.nextInt(m.states().size());
             int call = random.nextInt(g.calls);
             int adv = random.nextInt(2 * g.advantages + 1) - g.advantages;
             double[] stay = Arrays.copyOfRange(
@@ -104,19 +104,19 @@ class GridTest {
         }
         assertThat(Region.Lead.of(0, 1)).isEqualTo(Region.Lead.AHEAD);
         assertThat(Region.Lead.of(-2, 3)).as("points come before advantages").isEqualTo(Region.Lead.BEHIND);
-        Programme p =
-                new Programme(Small.demo("brisa-tolendt", "submission-only").model(), Settings.USUAL);
+        BackwardInduction p = new BackwardInduction(
+                Small.demo("brisa-tolendt", "submission-only").model(), SolverSettings.USUAL);
         assertThat(p.partOf(0)).isEqualTo(Region.Part.FIRST);
         assertThat(p.partOf(p.steps() - 1)).isEqualTo(Region.Part.LAST);
     }
 
     @Test
     void aChoiceIsTakenBackInItsRegionOnly() {
-        Programme p = new Programme(
+        BackwardInduction p = new BackwardInduction(
                 Small.demo("odile-marrowen", "late-points").model(),
-                Settings.USUAL.emphasis(1).coarse());
-        Solution best = p.best(Programme.Answer.NEVER);
-        Choice c = Flow.of(best).choices().get(0);
+                SolverSettings.USUAL.emphasis(1).coarse());
+        Solution best = p.best(BackwardInduction.Answer.NEVER);
+        Choice c = ForwardPass.of(best).choices().get(0);
         Policy cleared = best.policy().copy();
         cleared.clear(p, c);
         int s = p.model().indexOf(c.place());
@@ -126,7 +126,7 @@ class GridTest {
         assertThat(cleared.get(p.stepAt(c.ms()), here)).isZero();
         int changed = 0;
         for (int step = 0; step < p.steps(); step++) {
-            for (int cell = 0; cell < p.model().places().size() * p.grid.perPlace(); cell++) {
+            for (int cell = 0; cell < p.model().states().size() * p.grid.perPlace(); cell++) {
                 if (cleared.get(step, cell) != best.policy().get(step, cell)) {
                     changed++;
                     assertThat(p.partOf(step)).isEqualTo(c.region().part());
@@ -135,21 +135,21 @@ class GridTest {
             }
         }
         assertThat(changed).isPositive();
-        assertThat(p.win(cleared, Programme.Answer.NEVER)).isLessThan(best.win());
+        assertThat(p.win(cleared, BackwardInduction.Answer.NEVER)).isLessThan(best.win());
     }
 
     @Test
     void aPolicyIsCarriedOverByName() {
         Meeting m = Small.demo("odile-marrowen", "submission-only");
-        Settings s = Settings.USUAL.emphasis(1).coarse();
-        Programme known = new Programme(m.model(), s);
-        Solution best = known.best(Programme.Answer.NEVER);
-        assertThat(known.win(best.policy().over(known, known), Programme.Answer.NEVER))
+        SolverSettings s = SolverSettings.USUAL.emphasis(1).coarse();
+        BackwardInduction known = new BackwardInduction(m.model(), s);
+        Solution best = known.best(BackwardInduction.Answer.NEVER);
+        assertThat(known.win(best.policy().over(known, known), BackwardInduction.Answer.NEVER))
                 .isCloseTo(best.win(), within(1e-9));
-        Programme other = new Programme(m.model().without(java.util.Set.of("rear-choke")), s);
-        double carried = other.win(best.policy().over(known, other), Programme.Answer.NEVER);
+        BackwardInduction other = new BackwardInduction(m.model().without(java.util.Set.of("rear-choke")), s);
+        double carried = other.win(best.policy().over(known, other), BackwardInduction.Answer.NEVER);
         assertThat(carried)
-                .isLessThanOrEqualTo(other.best(Programme.Answer.NEVER).win() + 1e-9);
+                .isLessThanOrEqualTo(other.best(BackwardInduction.Answer.NEVER).win() + 1e-9);
     }
 
     @Test
@@ -172,7 +172,7 @@ class GridTest {
     @ParameterizedTest
     @CsvSource({"HFG, QTR, HFG", "SPD, LAS, LAS", "MNT, HMT, MNT", "KCT, LDR, LDR", "STD, STD, STD"})
     void likePositionsAreOneGroup(String one, String other, String group) {
-        Groups g = new Groups(Small.LEXICON);
+        StateSpace g = new StateSpace(Small.LEXICON);
         assertThat(g.of(one)).isEqualTo(group);
         assertThat(g.of(other)).isEqualTo(group);
     }

@@ -43,14 +43,14 @@ class KnownGameTest {
     @Test
     void aHabitIsExpectedOneTryIsSeenTheRestIsNew() {
         KnownGame k = known(match("a", "double-leg", "double-leg", "single-leg"), match("b", "double-leg"));
-        KnownGame.Seen habit = k.seen(Place.START, "double-leg");
+        KnownGame.Seen habit = k.seen(ModelState.START, "double-leg");
         assertThat(habit.expectation()).isEqualTo(KnownGame.Expectation.EXPECTED);
         assertThat(habit.tries()).isEqualTo(3);
         assertThat(habit.matches()).isEqualTo(2);
         assertThat(habit.share()).isEqualTo(0.75);
         assertThat(habit.tags()).hasSize(3);
-        assertThat(k.seen(Place.START, "single-leg").expectation()).isEqualTo(KnownGame.Expectation.SEEN);
-        KnownGame.Seen none = k.seen(Place.of("SDC", 1), "armbar");
+        assertThat(k.seen(ModelState.START, "single-leg").expectation()).isEqualTo(KnownGame.Expectation.SEEN);
+        KnownGame.Seen none = k.seen(ModelState.of("SDC", 1), "armbar");
         assertThat(none.expectation()).isEqualTo(KnownGame.Expectation.NEW);
         assertThat(none.share()).isZero();
         assertThat(k.all()).extracting(KnownGame.Seen::technique).containsExactly("double-leg", "single-leg");
@@ -59,7 +59,7 @@ class KnownGameTest {
     @Test
     void threeTriesInOneMatchAreNoHabitYet() {
         KnownGame k = known(match("a", "double-leg", "double-leg", "double-leg"));
-        assertThat(k.seen(Place.START, "double-leg").expectation()).isEqualTo(KnownGame.Expectation.SEEN);
+        assertThat(k.seen(ModelState.START, "double-leg").expectation()).isEqualTo(KnownGame.Expectation.SEEN);
     }
 
     @Test
@@ -68,8 +68,8 @@ class KnownGameTest {
         java.util.Arrays.fill(many, "single-leg");
         many[0] = "double-leg";
         KnownGame k = known(match("a", many), match("b", many), match("c", many));
-        assertThat(k.seen(Place.START, "double-leg").expectation()).isEqualTo(KnownGame.Expectation.SEEN);
-        assertThat(k.seen(Place.START, "single-leg").expectation()).isEqualTo(KnownGame.Expectation.EXPECTED);
+        assertThat(k.seen(ModelState.START, "double-leg").expectation()).isEqualTo(KnownGame.Expectation.SEEN);
+        assertThat(k.seen(ModelState.START, "single-leg").expectation()).isEqualTo(KnownGame.Expectation.EXPECTED);
     }
 
     @Test

@@ -22,7 +22,7 @@ import org.junit.jupiter.api.Test;
 class ObservedTest {
     private static final MatchAthlete ANN = new MatchAthlete("ann", "Ann", null, null, Map.of());
     private static final MatchAthlete BEA = new MatchAthlete("bea", "Bea", null, null, Map.of());
-    private static final Place GUARD_OF_BEA = Place.of("LAS", 1);
+    private static final ModelState GUARD_OF_BEA = ModelState.of("LAS", 1);
 
     private static MatchTime s(double seconds) {
         return MatchTime.ofMs(Math.round(1000 * seconds));
@@ -55,7 +55,8 @@ class ObservedTest {
     }
 
     private static Observed observed(Filter filter, MatchRecord... records) {
-        return Observed.of(LibraryIndex.of(List.of(records), Small.LEXICON), filter, null, new Groups(Small.LEXICON));
+        return Observed.of(
+                LibraryIndex.of(List.of(records), Small.LEXICON), filter, null, new StateSpace(Small.LEXICON));
     }
 
     private final Observed one = observed(Filter.ALL, match("m", LocalDate.of(2031, 1, 1), "gi"));
@@ -64,7 +65,7 @@ class ObservedTest {
     void minutesAreThoseOfEachAthletesOwnSide() {
         Observed.Book ann = one.whole("ann");
         assertThat(ann.minutes.get(GUARD_OF_BEA)).isCloseTo(40 / 60.0, within(1e-9));
-        assertThat(ann.minutes.get(Place.START)).isCloseTo(61 / 60.0, within(1e-9));
+        assertThat(ann.minutes.get(ModelState.START)).isCloseTo(61 / 60.0, within(1e-9));
         assertThat(one.whole("bea").minutes.get(GUARD_OF_BEA.mirrored())).isCloseTo(40 / 60.0, within(1e-9));
         assertThat(one.matches).containsEntry("ann", 1).containsEntry("bea", 1);
         assertThat(one.books.keySet())
@@ -79,13 +80,13 @@ class ObservedTest {
         assertThat(cut.worked).isEqualTo(1);
         assertThat(cut.failedAt).containsExactly(0, 1, 0, 1, 0);
         assertThat(cut.tags).hasSize(4);
-        assertThat(one.whole("bea").tries.get(Place.START)).containsOnlyKeys("guard-pull", "snap-down");
+        assertThat(one.whole("bea").tries.get(ModelState.START)).containsOnlyKeys("guard-pull", "snap-down");
     }
 
     @Test
     void whereASuccessLedAndWhetherItWasHeld() {
         assertThat(one.reached.get("ann").get("knee-cut")).containsOnlyKeys(Small.TOP);
-        assertThat(one.reached.get("bea").get("guard-pull")).containsOnlyKeys(Place.of("LAS", -1));
+        assertThat(one.reached.get("bea").get("guard-pull")).containsOnlyKeys(ModelState.of("LAS", -1));
         assertThat(one.held.get("guard-pull")).containsExactly(1, 1);
         // side control for two seconds, then a half guard in which Ann is still above
         assertThat(one.held.get("pass")).containsExactly(1, 1);
@@ -93,8 +94,8 @@ class ObservedTest {
 
     @Test
     void restartsAndUnexplainedChangesAreDrift() {
-        assertThat(one.drift.get(Small.TOP)).containsOnlyKeys(Place.of("HFG", 1));
-        assertThat(one.drift.get(Place.of("HFG", 1))).containsEntry(Place.START, 1.0);
+        assertThat(one.drift.get(Small.TOP)).containsOnlyKeys(ModelState.of("HFG", 1));
+        assertThat(one.drift.get(ModelState.of("HFG", 1))).containsEntry(ModelState.START, 1.0);
         assertThat(one.drift).doesNotContainKey(GUARD_OF_BEA);
     }
 
@@ -121,16 +122,16 @@ class ObservedTest {
 
     @Test
     void whatIsUsualSumsToOneAndLeansOnTheFamily() {
-        Usual usual = new Usual(one, new Groups(Small.LEXICON));
+        PooledRates usual = new PooledRates(one, new StateSpace(Small.LEXICON));
         usual.weigh((pair, family) -> 1);
-        Map<String, Double> shares = usual.shares(Place.START, "takedown");
+        Map<String, Double> shares = usual.shares(ModelState.START, "takedown");
         assertThat(shares).containsOnlyKeys("snap-down");
         assertThat(shares.values().stream().mapToDouble(x -> x).sum()).isCloseTo(1, within(1e-9));
         assertThat(usual.tries(GUARD_OF_BEA, "pass")).isEqualTo(4);
         assertThat(usual.minutes(GUARD_OF_BEA, "pass")).isCloseTo(40 / 60.0, within(1e-9));
         double own = 4 / (40 / 60.0);
         assertThat(usual.rate(GUARD_OF_BEA, "pass")).isCloseTo(own, within(1e-6));
-        assertThat(usual.rate(Place.of("DLR", 1), "pass"))
+        assertThat(usual.rate(ModelState.of("DLR", 1), "pass"))
                 .as("a guard never seen borrows from the open guards")
                 .isCloseTo(own, within(1e-6));
         double[] chance = usual.chance("knee-cut");

@@ -28,7 +28,7 @@ class ProposalTest {
 
     @BeforeAll
     static void solve() {
-        meeting = Small.demo("brisa-tolendt", "points-gi", Settings.USUAL.coarse(), Wishes.NONE);
+        meeting = Small.demo("brisa-tolendt", "points-gi", SolverSettings.USUAL.coarse(), Constraints.NONE);
         proposal = Proposal.of(meeting.solve(), null);
     }
 
@@ -43,12 +43,12 @@ class ProposalTest {
     @Test
     void theTreeBeginsStandingAndKnowsWhoPullsGuard() {
         Proposal.Node root = proposal.root();
-        assertThat(root.place()).isEqualTo(Place.START);
+        assertThat(root.place()).isEqualTo(ModelState.START);
         check(root, 0);
         Proposal.Node likeliest = root.next().get(0);
         assertThat(likeliest.technique()).isEqualTo("guard-pull");
         assertThat(likeliest.ours()).isFalse();
-        assertThat(likeliest.place()).isEqualTo(Place.of("LAS", 1));
+        assertThat(likeliest.place()).isEqualTo(ModelState.of("LAS", 1));
         assertThat(likeliest.basis().tags()).as("seen on film").isNotEmpty();
         assertThat(WRITER.way(likeliest)).isEqualTo("Brisa: guard pull");
         assertThat(WRITER.place(likeliest.place())).isEqualTo("Brisa's lasso guard");
@@ -105,7 +105,7 @@ class ProposalTest {
 
     @Test
     void anApproachBarsFixesCorrectsAndTakesBack() {
-        Exit.Key key = meeting.model().exits(Place.START, true).get(0).key();
+        Exit.Key key = meeting.model().exits(ModelState.START, true).get(0).key();
         Approach a = Approach.USUAL
                 .bar("guard-pull", true)
                 .fix("STD=", Option.HOLD)
@@ -114,9 +114,11 @@ class ProposalTest {
                 .emphasis(1)
                 .pressing(1.5);
         assertThat(a.wishes().corrections()).hasSize(1).allMatch(c -> c.rate() == 2);
-        assertThat(a.settings()).extracting(Settings::emphasis, Settings::b).containsExactly(1.0, 1.5);
+        assertThat(a.settings())
+                .extracting(SolverSettings::emphasis, SolverSettings::b)
+                .containsExactly(1.0, 1.5);
         Approach back = a.bar("guard-pull", false).fix("STD=", null).uncorrect(key);
-        assertThat(back.wishes()).isEqualTo(Wishes.NONE);
+        assertThat(back.wishes()).isEqualTo(Constraints.NONE);
         assertThatThrownBy(() -> new Correction(key, 1.0, 1.2, "x")).isInstanceOf(IllegalArgumentException.class);
         assertThatThrownBy(() -> new Correction(key, 1.0, 0.2, " ")).hasMessageContaining("reason");
         assertThatThrownBy(() -> Approach.USUAL.emphasis(2)).isInstanceOf(IllegalArgumentException.class);
@@ -128,9 +130,11 @@ class ProposalTest {
 
     @Test
     void theDialAndWhatIfsNeedNoNewFit() {
-        Exit pull = meeting.model().exits(Place.START, true).get(0);
-        Wishes surer = new Wishes(Set.of(), java.util.Map.of(), List.of(new Correction(pull.key(), 0.0, null, "no")));
-        Solved.Glance without = meeting.under(Settings.USUAL.coarse(), surer).glance();
+        Exit pull = meeting.model().exits(ModelState.START, true).get(0);
+        Constraints surer =
+                new Constraints(Set.of(), java.util.Map.of(), List.of(new Correction(pull.key(), 0.0, null, "no")));
+        MeetingSolution.Glance without =
+                meeting.under(SolverSettings.USUAL.coarse(), surer).glance();
         assertThat(without.natural().win())
                 .isNotEqualTo(proposal.solved().natural().win());
         assertThat(meeting.ranges(20, 1).get(pull.key()).rate().lo()).isLessThan(pull.rate());

@@ -26,26 +26,26 @@ class SimulatorTest {
         "odile-marrowen, mixed-rounds"
     })
     void programmeAndSimulatorAgree(String them, String rules) {
-        Programme p = new Programme(Small.demo(them, rules).model(), Settings.USUAL.emphasis(1));
+        BackwardInduction p = new BackwardInduction(Small.demo(them, rules).model(), SolverSettings.USUAL.emphasis(1));
         Solution natural = p.natural();
         Outcomes o = new Simulator(p, null).run(MATCHES, 7, () -> false);
         assertThat(o.n()).isEqualTo(MATCHES);
         assertThat(o.win()).isCloseTo(natural.win(), within(3 * o.standardError() + 0.002));
-        Solution best = p.best(Programme.Answer.NEVER);
+        Solution best = p.best(BackwardInduction.Answer.NEVER);
         Outcomes played = new Simulator(p, best.policy()).run(MATCHES, 8, () -> false);
         assertThat(played.win()).isCloseTo(best.win(), within(3 * played.standardError() + 0.002));
-        Flow flow = Flow.of(best);
+        ForwardPass flow = ForwardPass.of(best);
         double finishes = played.endings().get("us:submission") / (double) MATCHES;
         assertThat(flow.endings().get("us:submission")).isCloseTo(finishes, within(0.003));
         double standing = played.minutes().get("STD=");
-        assertThat(flow.minutes(Place.START)).isCloseTo(standing, within(0.02));
+        assertThat(flow.minutes(ModelState.START)).isCloseTo(standing, within(0.02));
         assertThat(played.visited()).containsEntry("STD=", 1.0);
     }
 
     @ParameterizedTest
     @CsvSource({"brisa-tolendt, points-gi", "juno-fastrel, late-points", "odile-marrowen, submission-only"})
     void theRealRulesComeToNearlyTheSame(String them, String rules) {
-        Programme p = new Programme(Small.demo(them, rules).model(), Settings.USUAL);
+        BackwardInduction p = new BackwardInduction(Small.demo(them, rules).model(), SolverSettings.USUAL);
         Outcomes full = new FullSimulator(p, null, A, B).run(4_000, 5, () -> false);
         // what differs: points wait for the hold, and a second pin of one control may have been paid for
         assertThat(full.win()).isCloseTo(p.natural().win(), within(3 * full.standardError() + 0.01));
@@ -53,9 +53,10 @@ class SimulatorTest {
 
     @Test
     void aSimulatedMatchIsARecordLikeAnyOther() {
-        Programme p = new Programme(Small.demo("brisa-tolendt", "points-gi").model(), Settings.USUAL);
+        BackwardInduction p =
+                new BackwardInduction(Small.demo("brisa-tolendt", "points-gi").model(), SolverSettings.USUAL);
         FullSimulator simulator =
-                new FullSimulator(p, p.best(Programme.Answer.NEVER).policy(), A, B);
+                new FullSimulator(p, p.best(BackwardInduction.Answer.NEVER).policy(), A, B);
         MatchRecord r = simulator.record(11);
         assertThat(simulator.record(11)).isEqualTo(r);
         assertThat(r.tags().get(0)).isInstanceOf(Tag.Start.class);
@@ -66,7 +67,9 @@ class SimulatorTest {
     @Test
     void coresChangeNothingAndItStopsWhenAsked() {
         Simulator s = new Simulator(
-                new Programme(Small.demo("brisa-tolendt", "submission-only").model(), Settings.USUAL), null);
+                new BackwardInduction(
+                        Small.demo("brisa-tolendt", "submission-only").model(), SolverSettings.USUAL),
+                null);
         assertThat(s.run(25_000, 3, () -> false)).isEqualTo(s.run(25_000, 3, () -> false));
         assertThat(s.run(25_000, 3, () -> true).n()).isZero();
     }

@@ -13,8 +13,8 @@ import java.util.Map;
 /** Small matches written by hand, and the demo's meetings. */
 final class Small {
     static final Lexicon LEXICON = Lexicon.builtIn();
-    static final Place TOP = Place.of("SDC", 1);
-    static final Place UNDER = Place.of("SDC", -1);
+    static final ModelState TOP = ModelState.of("SDC", 1);
+    static final ModelState UNDER = ModelState.of("SDC", -1);
     private static final LibraryIndex INDEX = LibraryIndex.of(DemoLibrary.matches(LEXICON, DemoLibrary.SEED), LEXICON);
 
     private Small() {}
@@ -28,20 +28,20 @@ final class Small {
         return Rulesets.builtIn().orUsual(code, null);
     }
 
-    static Exit exit(Place from, boolean ours, String technique, double rate, double chance, Place to) {
+    static Exit exit(ModelState from, boolean ours, String technique, double rate, double chance, ModelState to) {
         String family = LEXICON.familyOf(technique);
-        Map<Place, Double> targets = to == null ? Map.of() : Map.of(to, 1.0);
+        Map<ModelState, Double> targets = to == null ? Map.of() : Map.of(to, 1.0);
         return new Exit(
                 from, ours, technique, family, rate, chance, 1, 0, targets, Exit.Source.LIBRARY, Exit.Basis.NONE);
     }
 
-    static Model model(String rules, long lengthMs, List<Place> places, Exit... exits) {
-        Groups groups = new Groups(LEXICON);
+    static Model model(String rules, long lengthMs, List<ModelState> places, Exit... exits) {
+        StateSpace groups = new StateSpace(LEXICON);
         Payoffs payoffs = new Payoffs(rules(rules), groups);
         return new Model(rules(rules), lengthMs, places, List.of(exits), groups, payoffs);
     }
 
-    static Meeting demo(String them, String rules, Settings settings, Wishes wishes) {
+    static Meeting demo(String them, String rules, SolverSettings settings, Constraints wishes) {
         return Meeting.of(
                 INDEX,
                 new Meeting.Question(
@@ -56,6 +56,6 @@ final class Small {
     }
 
     static Meeting demo(String them, String rules) {
-        return demo(them, rules, Settings.USUAL, Wishes.NONE);
+        return demo(them, rules, SolverSettings.USUAL, Constraints.NONE);
     }
 }

@@ -19,7 +19,7 @@ class TruthTest {
     private static final int OPPONENTS = 20;
     private static final int MATCHES = 20;
     private static final int DRAWS = 40;
-    private static final Settings DIAL = Settings.USUAL.emphasis(1).coarse();
+    private static final SolverSettings DIAL = SolverSettings.USUAL.emphasis(1).coarse();
     private static final MatchAthlete US = new MatchAthlete("us", "Us", null, null, Map.of());
 
     private static MatchAthlete them(int i) {
@@ -37,31 +37,32 @@ class TruthTest {
                         LocalDate.of(2031, 5, 3),
                         480_000,
                         DIAL,
-                        Wishes.NONE));
+                        Constraints.NONE));
     }
 
     @Test
     void thePlanLosesLittleAgainstOneThatKnowsAndTheIntervalHoldsTheTruth() {
-        Meeting prior = Small.demo("odile-marrowen", "submission-only", DIAL, Wishes.NONE);
+        Meeting prior = Small.demo("odile-marrowen", "submission-only", DIAL, Constraints.NONE);
         List<MatchRecord> others = DemoLibrary.matches(Small.LEXICON, DemoLibrary.SEED);
         double lost = 0;
         int held = 0;
         for (int i = 0; i < OPPONENTS; i++) {
-            Programme truth = new Programme(prior.draw(RandomSource.XO_RO_SHI_RO_128_PP.create(100 + i)), DIAL);
+            BackwardInduction truth =
+                    new BackwardInduction(prior.draw(RandomSource.XO_RO_SHI_RO_128_PP.create(100 + i)), DIAL);
             FullSimulator film = new FullSimulator(truth, null, US, them(i));
             List<MatchRecord> library = new ArrayList<>(others);
             for (int n = 0; n < MATCHES; n++) {
                 library.add(film.record(1000L * i + n));
             }
             Meeting m = meeting(library, i);
-            Programme known = new Programme(m.model(), DIAL);
-            Policy plan = known.best(Programme.Answer.NEVER).policy();
-            lost += truth.best(Programme.Answer.NEVER).win()
-                    - truth.win(plan.over(known, truth), Programme.Answer.NEVER);
+            BackwardInduction known = new BackwardInduction(m.model(), DIAL);
+            Policy plan = known.best(BackwardInduction.Answer.NEVER).policy();
+            lost += truth.best(BackwardInduction.Answer.NEVER).win()
+                    - truth.win(plan.over(known, truth), BackwardInduction.Answer.NEVER);
             double[] draws = new double[DRAWS];
             for (int d = 0; d < DRAWS; d++) {
                 Model drawn = m.draw(RandomSource.XO_RO_SHI_RO_128_PP.create(7000L + d));
-                draws[d] = new Programme(drawn, DIAL).win(null, Programme.Answer.NEVER);
+                draws[d] = new BackwardInduction(drawn, DIAL).win(null, BackwardInduction.Answer.NEVER);
             }
             Uncertainty.Range r = Uncertainty.Range.of(draws);
             double win = truth.natural().win();

@@ -10,7 +10,7 @@ import org.junit.jupiter.api.Test;
 class UncertaintyTest {
     @Test
     void anIntervalHoldsItsMeanAndWeakAdviceIsTakenBack() {
-        Meeting m = Small.demo("brisa-tolendt", "submission-only", Settings.USUAL.emphasis(1), Wishes.NONE);
+        Meeting m = Small.demo("brisa-tolendt", "submission-only", SolverSettings.USUAL.emphasis(1), Constraints.NONE);
         AtomicReference<Double> progress = new AtomicReference<>(0.0);
         Uncertainty u = Uncertainty.of(m, 60, 30, 3, x -> progress.accumulateAndGet(x, Math::max), () -> false);
         assertThat(progress.get()).isEqualTo(1.0);
@@ -24,7 +24,8 @@ class UncertaintyTest {
             assertThat(a.helps()).isGreaterThanOrEqualTo(a.stays() - 1e-9);
         });
         assertThat(u.advice()).anyMatch(Uncertainty.Advice::kept).anyMatch(a -> !a.kept());
-        Programme p = new Programme(m.model(), m.question().settings().coarse());
+        BackwardInduction p =
+                new BackwardInduction(m.model(), m.question().settings().coarse());
         for (Uncertainty.Advice a : u.advice()) {
             Choice c = a.choice();
             int cell = p.grid.cell(p.model().indexOf(c.place()), 0, c.advantages(), c.points());

@@ -242,8 +242,8 @@ class ProfileTest {
                 .containsExactlyInAnyOrder("LAS guard SDC self", "STD neutral LAS self");
         assertThat(rows.get(0).estimate().n()).isEqualTo(6);
         assertThat(rows.get(0).technique()).isEqualTo("lasso-sweep");
-        List<Places.Row> places = Places.of(Evidence.of(pulls(6), "us", PLAIN, LEXICON));
-        assertThat(places.stream().mapToLong(Places.Row::ms).sum()).isEqualTo(600_000);
+        List<PositionTimes.Row> places = PositionTimes.of(Evidence.of(pulls(6), "us", PLAIN, LEXICON));
+        assertThat(places.stream().mapToLong(PositionTimes.Row::ms).sum()).isEqualTo(600_000);
         assertThat(places.stream().mapToDouble(r -> r.share().mean()).sum()).isCloseTo(1, within(1e-9));
     }
 

@@ -74,7 +74,7 @@ class RecoveryTest {
         LibraryIndex index = LibraryIndex.of(records, LEXICON);
         Held held = new Held(0, 0, 0, 0, 0);
         for (MadeAthlete made : athletes) {
-            Page page = Profile.page(index, made.id(), EVEN, seed, Question.PASSING);
+            ClaimPage page = Profile.page(index, made.id(), EVEN, seed, Question.PASSING);
             int points = 0;
             int asked = 0;
             for (Claim c : page.claims()) {
@@ -100,7 +100,7 @@ class RecoveryTest {
         return held;
     }
 
-    private static Estimate find(Page page, String id) {
+    private static Estimate find(ClaimPage page, String id) {
         return page.claims().stream()
                 .filter(c -> c.id().equals(id))
                 .findFirst()
@@ -137,7 +137,8 @@ class RecoveryTest {
                             cuts += here;
                         }
                     }
-                    Page page = Profile.page(LibraryIndex.of(records, LEXICON), "us", EVEN, seed, Question.PASSING);
+                    ClaimPage page =
+                            Profile.page(LibraryIndex.of(records, LEXICON), "us", EVEN, seed, Question.PASSING);
                     Claim side = page.claims().stream()
                             .filter(c -> c.id().equals("side.pass"))
                             .findFirst()

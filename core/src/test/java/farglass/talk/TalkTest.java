@@ -18,7 +18,7 @@ class TalkTest {
 
     @Test
     void takesOnlyWhatIsNewAndBeginsAtTheBeginning() {
-        Taking taking = new Taking();
+        TalkRecorder taking = new TalkRecorder();
         taking.shows(35, f(1000), List.of());
         taking.shows(80, f(1000), List.of());
         taking.shows(120, f(1040), List.of());

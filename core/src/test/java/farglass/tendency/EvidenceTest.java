@@ -51,11 +51,11 @@ class EvidenceTest {
     void rolesAndOwnershipAreSeenFromTheAthletesCorner() {
         MatchRecord r = match("m", DAY, "us", "them");
         Evidence mine = evidence("us", Filter.ALL, r);
-        assertThat(mine.places())
+        assertThat(mine.visits())
                 .extracting(p -> p.span().place() + " " + p.role())
                 .containsExactly("STD neutral", "LAS guard", "SDC under");
         Evidence theirs = evidence("them", Filter.ALL, r);
-        assertThat(theirs.places())
+        assertThat(theirs.visits())
                 .extracting(p -> p.span().place() + " " + p.role())
                 .containsExactly("STD neutral", "LAS holder", "SDC holder");
         assertThat(mine.acts(Evidence.Act::own))
@@ -89,15 +89,15 @@ class EvidenceTest {
             for (Evidence.Seen seen : e.matches()) {
                 assertThat(e.actsIn(seen)).isEqualTo(e.acts(a -> a.seen() == seen));
                 assertThat(e.match(seen.record().id())).containsSame(seen);
-                long guard = e.places().stream()
+                long guard = e.visits().stream()
                         .filter(p -> p.seen() == seen && p.role() == Role.GUARD)
-                        .mapToLong(Evidence.Place::ms)
+                        .mapToLong(Evidence.Visit::ms)
                         .sum();
                 long[] told = e.time((place, role) -> role == Role.GUARD).get(seen);
                 assertThat(told == null ? 0 : told[0]).isEqualTo(guard);
             }
-            assertThat(e.places((place, role) -> role == Role.GUARD))
-                    .isEqualTo(e.places().stream()
+            assertThat(e.visits((place, role) -> role == Role.GUARD))
+                    .isEqualTo(e.visits().stream()
                             .filter(p -> p.role() == Role.GUARD)
                             .toList());
             assertThat(e.match("no such match")).isEmpty();

@@ -155,7 +155,7 @@ class OpponentsTest {
         assertThat(gi.matches()).hasSize(2);
         assertThat(gi.index()).isSameAs(e.index());
         assertThat(e.exposureMs()).isEqualTo(4 * 200_000);
-        assertThat(e.places((place, role) -> role == Role.NEUTRAL)).hasSize(4).allSatisfy(p -> {
+        assertThat(e.visits((place, role) -> role == Role.NEUTRAL)).hasSize(4).allSatisfy(p -> {
             assertThat(p.ms()).isEqualTo(10_000);
             assertThat(p.ref().match()).startsWith("m");
         });

@@ -178,7 +178,7 @@ public final class DeskApp extends Application {
                 .command(
                         Words.of("report.name"),
                         () -> {
-                            Report.write(target, Home.folder(), verified(file));
+                            ReportFile.write(target, Home.folder(), verified(file));
                             return target;
                         },
                         done -> desk.notices().done(WorkWords.of("export.done", done)),

@@ -39,7 +39,7 @@ class LogFileTest {
         Files.writeString(LogFile.folder(home).resolve("farglass.1.log"), "older\n");
         Files.writeString(LogFile.folder(home).resolve("farglass.0.log"), "newer\n");
         Path target = home.resolve("report.txt");
-        Report.write(target, home, null);
+        ReportFile.write(target, home, null);
         assertThat(target).content().contains("java.version", "os.name").containsSubsequence("older", "newer");
     }
 }

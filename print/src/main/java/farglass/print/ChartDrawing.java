@@ -25,7 +25,7 @@ final class ChartDrawing {
         this.colour = colour;
     }
 
-    void draw(Page page, double x, double y, double w, double h) throws IOException {
+    void draw(PaperPage page, double x, double y, double w, double h) throws IOException {
         page.line(x, y + h / 2, x + w, y + h / 2, Ink.RULE, 0.8);
         double left = x + 24;
         double wide = w - 48;
@@ -54,13 +54,13 @@ final class ChartDrawing {
     }
 
     /** In the ring where it fits, else beside it. */
-    private static void label(Page page, String code, double x, double y, double r) throws IOException {
+    private static void label(PaperPage page, String code, double x, double y, double r) throws IOException {
         double width = page.textWidth(code, Typeface.CONDENSED_MEDIUM, 7);
         boolean inside = width < 2 * r - 1.5;
         page.text(code, inside ? x - width / 2 : x + r + 1.5, y + 2.4, Typeface.CONDENSED_MEDIUM, 7, Ink.INK);
     }
 
-    private void flow(Page page, Flows.Flow f, double x1, double y1, double x2, double y2) throws IOException {
+    private void flow(PaperPage page, Flows.Flow f, double x1, double y1, double x2, double y2) throws IOException {
         double length = Math.hypot(x2 - x1, y2 - y1);
         if (length < 1) {
             return;

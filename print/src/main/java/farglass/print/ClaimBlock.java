@@ -35,11 +35,11 @@ final class ClaimBlock {
         return row.still() == null ? width : width - STILL_WIDTH - 12;
     }
 
-    private List<String> sentence(Page page, double width) throws IOException {
+    private List<String> sentence(PaperPage page, double width) throws IOException {
         return page.wrapped(row.sentence(), textWidth(width), Typeface.SERIF, 12, 3);
     }
 
-    private List<String> notes(Page page, double width) throws IOException {
+    private List<String> notes(PaperPage page, double width) throws IOException {
         List<String> notes = new ArrayList<>(List.of(writer.counts(row.claim())));
         notes.addAll(writer.notes(row.claim()));
         if (!row.doubt().isEmpty()) {
@@ -51,13 +51,13 @@ final class ClaimBlock {
         return page.wrapped(String.join(" \u00b7 ", notes), textWidth(width), Typeface.CONDENSED, 8.5, 3);
     }
 
-    double height(Page page, double width) throws IOException {
+    double height(PaperPage page, double width) throws IOException {
         double text =
                 sentence(page, width).size() * LEADING + 16 + notes(page, width).size() * 10 + 8;
         return Math.max(text, row.still() == null ? 0 : STILL_HEIGHT + 18) + 6;
     }
 
-    void draw(Page page, double x, double top, double width) throws IOException {
+    void draw(PaperPage page, double x, double top, double width) throws IOException {
         double y = top + 11;
         for (String line : sentence(page, width)) {
             page.text(line, x, y, Typeface.SERIF, 12, Ink.INK);
@@ -96,7 +96,7 @@ final class ClaimBlock {
         }
     }
 
-    private void bar(Page page, double x, double y) throws IOException {
+    private void bar(PaperPage page, double x, double y) throws IOException {
         Claim c = row.claim();
         Estimate e = c.estimate();
         if (c.unit() == Claim.Unit.COUNT) {
@@ -121,7 +121,7 @@ final class ClaimBlock {
         }
     }
 
-    private void dots(Page page, double from, double y, double end) throws IOException {
+    private void dots(PaperPage page, double from, double y, double end) throws IOException {
         double at = from + DOT;
         String match = null;
         int drawn = 0;

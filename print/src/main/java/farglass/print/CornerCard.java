@@ -64,7 +64,7 @@ public final class CornerCard {
     public void write(Path target, Paper paper) throws IOException {
         PDRectangle size = paper == Paper.A4 ? PDRectangle.A4 : PDRectangle.A5;
         PaperFile.write(target, title, document -> {
-            try (Page page = new Page(document, size)) {
+            try (PaperPage page = new PaperPage(document, size)) {
                 new Setting(page, size.getWidth() / PDRectangle.A5.getWidth()).set();
             }
         });
@@ -72,11 +72,11 @@ public final class CornerCard {
 
     /** One page being set; lines that find no room any more are left out, the last ones first. */
     private final class Setting {
-        private final Page page;
+        private final PaperPage page;
         private final double scale;
         private double y;
 
-        Setting(Page page, double scale) {
+        Setting(PaperPage page, double scale) {
             this.page = page;
             this.scale = scale;
         }

@@ -45,7 +45,7 @@ public final class Dossier {
     private final Flows flows;
     private final ClaimWriter writer;
     private final Color colour;
-    private Page page;
+    private PaperPage page;
     private double y;
     private int number = 1;
 
@@ -81,7 +81,7 @@ public final class Dossier {
     }
 
     private void draw(PDDocument document) throws IOException {
-        page = new Page(document, PDRectangle.A4);
+        page = new PaperPage(document, PDRectangle.A4);
         try {
             head();
             claims();

@@ -43,13 +43,13 @@ public final class PlanPage {
     /** Nothing half-written is left when it fails. */
     public void write(Path target) throws IOException {
         PaperFile.write(target, plan.title(), document -> {
-            try (Page page = new Page(document, A4_LYING)) {
+            try (PaperPage page = new PaperPage(document, A4_LYING)) {
                 draw(page);
             }
         });
     }
 
-    private void draw(Page page) throws IOException {
+    private void draw(PaperPage page) throws IOException {
         page.text(plan.title(), MARGIN, 52, Typeface.SERIF_SEMIBOLD, 21, Ink.INK);
         page.text(us + " against " + them + ". " + occasion, MARGIN, 70, Typeface.SANS, 10, Ink.SOFT);
         double bottom = claims(page);
@@ -57,7 +57,7 @@ public final class PlanPage {
         page.text(caution, MARGIN, page.height() - 22, Typeface.SANS, 7.5, Ink.SOFT);
     }
 
-    private void forks(Page page, double bottom) throws IOException {
+    private void forks(PaperPage page, double bottom) throws IOException {
         int depth = plan.openings().stream().mapToInt(Fork::depth).max().orElse(1);
         int leaves = plan.openings().stream().mapToInt(PlanPage::leaves).sum();
         double column = (page.width() - 2 * MARGIN + GAP) / Math.max(3, depth);
@@ -73,7 +73,7 @@ public final class PlanPage {
         return Math.max(1, f.next().stream().mapToInt(PlanPage::leaves).sum());
     }
 
-    private void fork(Page page, Fork f, double x, double y, double column, double row) throws IOException {
+    private void fork(PaperPage page, Fork f, double x, double y, double column, double row) throws IOException {
         double w = column - GAP;
         double h = Math.min(ROW, row - 6);
         double middle = y + leaves(f) * row / 2;
@@ -111,7 +111,7 @@ public final class PlanPage {
     }
 
     /** The pinned claims at the foot; gives the y at which they begin. */
-    private double claims(Page page) throws IOException {
+    private double claims(PaperPage page) throws IOException {
         List<PinnedClaim> shown = plan.pinned().stream().limit(CLAIMS).toList();
         double y = page.height() - 44 - shown.size() * CLAIM_LINE;
         double top = y - 16;

@@ -25,7 +25,7 @@ public final class ReportPaper {
     private final Function<Trial, String> where;
     private final Function<Trial, BufferedImage> stills;
     private final Function<String, String> techniques;
-    private Page page;
+    private PaperPage page;
     private double y;
 
     /**
@@ -53,7 +53,7 @@ public final class ReportPaper {
     }
 
     private void draw(PDDocument document) throws IOException {
-        page = new Page(document, PDRectangle.A4);
+        page = new PaperPage(document, PDRectangle.A4);
         try {
             page.text(PrintWords.of("report.title", report.name()), MARGIN, 58, Typeface.SERIF_SEMIBOLD, 22, Ink.INK);
             page.text(basis, MARGIN, 74, Typeface.SANS, 9.5, Ink.SOFT);

@@ -13,15 +13,15 @@ final class Sheets implements AutoCloseable {
     private static final int FOOT_LINES = 3;
 
     private final String foot;
-    private Page page;
+    private PaperPage page;
     private double y = MARGIN;
 
     Sheets(PDDocument document, String foot) throws IOException {
-        this.page = new Page(document, PDRectangle.A4);
+        this.page = new PaperPage(document, PDRectangle.A4);
         this.foot = foot;
     }
 
-    Page page() {
+    PaperPage page() {
         return page;
     }
 

@@ -12,7 +12,7 @@ import java.io.IOException;
 final class TideDrawing {
     private TideDrawing() {}
 
-    static void draw(Page page, Evidence.Seen seen, Lexicon lexicon, double x, double y, double w, double h)
+    static void draw(PaperPage page, Evidence.Seen seen, Lexicon lexicon, double x, double y, double w, double h)
             throws IOException {
         MatchRecord r = seen.record();
         page.fill(x, y, w, h / 2, Ink.thin(Ink.THEIRS_WASH, 0.45));

@@ -11,7 +11,7 @@ import farglass.camp.Preparation;
 import farglass.camp.Skill;
 import farglass.lexicon.Lexicon;
 import farglass.matchup.MeetingWriter;
-import farglass.matchup.Place;
+import farglass.matchup.ModelState;
 import farglass.simulate.DemoLibrary;
 import farglass.tendency.Evidence;
 import farglass.tendency.Filter;
@@ -36,9 +36,9 @@ class CampPaperTest {
         Lexicon lexicon = Lexicon.builtIn();
         Camp camp = Camp.USUAL.from(LocalDate.of(2031, 4, 1)).partners(List.of(new Partner("Ilse", Set.of())));
         List<Skill> skills = List.of(
-                new Skill("triangle", false, 0.02, List.of(Place.of("CLG", 1))),
-                new Skill("knee-cut", true, 0.01, List.of(Place.of("LAS", 1))),
-                new Skill("back-take", true, 0.01, List.of(Place.of("TRT", 1))));
+                new Skill("triangle", false, 0.02, List.of(ModelState.of("CLG", 1))),
+                new Skill("knee-cut", true, 0.01, List.of(ModelState.of("LAS", 1))),
+                new Skill("back-take", true, 0.01, List.of(ModelState.of("TRT", 1))));
         CardWriter w = new CardWriter(
                 Locale.ENGLISH,
                 new MeetingWriter(Locale.ENGLISH, lexicon, "Ansa", "Brisa"),

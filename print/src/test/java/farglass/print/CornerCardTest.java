@@ -4,11 +4,11 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatIOException;
 
 import farglass.lexicon.Lexicon;
+import farglass.matchup.Constraints;
 import farglass.matchup.Meeting;
 import farglass.matchup.MeetingWriter;
 import farglass.matchup.Proposal;
-import farglass.matchup.Settings;
-import farglass.matchup.Wishes;
+import farglass.matchup.SolverSettings;
 import farglass.rules.Rulesets;
 import farglass.simulate.DemoLibrary;
 import farglass.tendency.Filter;
@@ -47,8 +47,8 @@ class CornerCardTest {
                         Filter.ALL,
                         LocalDate.of(2031, 5, 3),
                         480_000,
-                        Settings.USUAL.coarse(),
-                        Wishes.NONE));
+                        SolverSettings.USUAL.coarse(),
+                        Constraints.NONE));
         proposal = Proposal.of(m.solve(), null);
         card = new CornerCard(
                 proposal,

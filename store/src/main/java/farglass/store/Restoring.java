@@ -39,14 +39,14 @@ public final class Restoring {
     }
 
     /** What the backup holds otherwise than the library; a library that cannot be read counts as empty. */
-    public Difference difference() throws LibraryException {
+    public LibraryDifference difference() throws LibraryException {
         Salvage now;
         try {
             now = Files.exists(library) ? Salvage.of(library, clock) : NOTHING;
         } catch (LibraryException e) {
             now = NOTHING;
         }
-        return Difference.between(Salvage.of(backup, clock), now);
+        return LibraryDifference.between(Salvage.of(backup, clock), now);
     }
 
     private static final Salvage NOTHING = new Salvage(List.of(), List.of(), List.of(), java.util.Map.of(), List.of());

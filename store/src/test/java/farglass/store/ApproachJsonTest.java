@@ -5,8 +5,8 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import farglass.matchup.Correction;
 import farglass.matchup.Exit;
+import farglass.matchup.ModelState;
 import farglass.matchup.Option;
-import farglass.matchup.Place;
 import farglass.plan.Approach;
 import farglass.plan.Assignment;
 import farglass.plan.Plan;
@@ -26,7 +26,7 @@ class ApproachJsonTest {
                     .fix("SDC+", Option.HOLD)
                     .fix("STD=", Option.press("collar-drag"))
                     .correct(new Correction(
-                            new Exit.Key(Place.of("DLR", -1), true, "dlr-sweep"), 0.5, null, "camp, week two"))
+                            new Exit.Key(ModelState.of("DLR", -1), true, "dlr-sweep"), 0.5, null, "camp, week two"))
                     .freeze(List.of(new Approach.Forecast("win", "Ansa wins", 0.44))));
 
     @Test

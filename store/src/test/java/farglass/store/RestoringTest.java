@@ -35,9 +35,9 @@ class RestoringTest {
 
     @Test
     void whatDiffersIsSaidFirst() throws Exception {
-        Difference d = new Restoring(file, backup, Samples.NOON).difference();
+        LibraryDifference d = new Restoring(file, backup, Samples.NOON).difference();
         assertThat(d.matches())
-                .extracting(Difference.Match::id, Difference.Match::then, Difference.Match::now)
+                .extracting(LibraryDifference.Match::id, LibraryDifference.Match::then, LibraryDifference.Match::now)
                 .containsExactly(
                         org.assertj.core.groups.Tuple.tuple("m2", 2, -1),
                         org.assertj.core.groups.Tuple.tuple("m1", 3, 4),

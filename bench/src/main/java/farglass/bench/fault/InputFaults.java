@@ -4,7 +4,7 @@ import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.ObjectMapper;
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
-import farglass.cli.Main;
+import farglass.cli.CliMain;
 import farglass.lexicon.Lexicon;
 import farglass.match.MatchRecord;
 import farglass.plan.Plan;
@@ -193,7 +193,7 @@ public final class InputFaults {
         Path whole = folder.resolve("whole.zip");
         new Bundle(DemoLibrary.matches(Lexicon.builtIn(), DemoLibrary.SEED), List.of()).write(whole);
         ByteArrayOutputStream plan = new ByteArrayOutputStream();
-        Main.run(
+        CliMain.run(
                 new PrintStream(plan, true, StandardCharsets.UTF_8),
                 System.err,
                 Clock.systemUTC(),
@@ -376,7 +376,7 @@ public final class InputFaults {
         ByteArrayOutputStream err = new ByteArrayOutputStream();
         int code;
         try {
-            code = Main.run(
+            code = CliMain.run(
                     new PrintStream(out, true, StandardCharsets.UTF_8),
                     new PrintStream(err, true, StandardCharsets.UTF_8),
                     Clock.systemUTC(),

@@ -10,9 +10,9 @@ import farglass.desk.shell.Desk;
 import farglass.desk.shell.Words;
 import farglass.drill.Drill;
 import farglass.matchup.Meeting;
+import farglass.matchup.MeetingSolution;
 import farglass.matchup.MeetingWriter;
 import farglass.matchup.Proposal;
-import farglass.matchup.Solved;
 import farglass.plan.Assignment;
 import farglass.plan.Plan;
 import farglass.work.camp.CampService;
@@ -34,7 +34,7 @@ final class CampModel {
     private final MeetingModel meeting;
     private final ReadOnlyObjectWrapper<Ready> ready = new ReadOnlyObjectWrapper<>();
     private final ReadOnlyObjectWrapper<Trained> trained = new ReadOnlyObjectWrapper<>();
-    private Solved skillsOf;
+    private MeetingSolution skillsOf;
     private List<Skill> skills = List.of();
     private CardWriter cards;
     private List<Drill> drills = List.of();
@@ -71,7 +71,7 @@ final class CampModel {
         if (p.solved() == skillsOf) {
             return;
         }
-        Solved solved = p.solved();
+        MeetingSolution solved = p.solved();
         MeetingWriter writer = meeting.writer();
         desk.tasks()
                 .query(

@@ -25,7 +25,7 @@ public final class ClaimRow extends VBox {
     private static final double DEEDS = 168;
     private final Claim claim;
     private final Color colour;
-    private final Deeds deeds;
+    private final ClaimActions deeds;
     /** Of the dot under the mouse. */
     private final Tooltip tip = new Tooltip();
 
@@ -34,7 +34,8 @@ public final class ClaimRow extends VBox {
      * @param pinned whether it is pinned to the plan
      * @param judged what the analyst thinks of it
      */
-    public ClaimRow(Claim claim, ClaimWriter writer, Color colour, boolean pinned, Judgement judged, Deeds deeds) {
+    public ClaimRow(
+            Claim claim, ClaimWriter writer, Color colour, boolean pinned, Judgement judged, ClaimActions deeds) {
         super(4);
         this.claim = claim;
         this.colour = colour;

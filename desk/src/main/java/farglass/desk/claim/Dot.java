@@ -23,10 +23,10 @@ public final class Dot extends Region {
     private static final double SIZE = 2 * RADIUS + STROKE + 2;
 
     private final Trial trial;
-    private final Deeds deeds;
+    private final ClaimActions deeds;
 
     /** @param tip shared by the dots of a row; holds the words of the one under the mouse */
-    Dot(Trial trial, Color colour, Deeds deeds, Tooltip tip) {
+    Dot(Trial trial, Color colour, ClaimActions deeds, Tooltip tip) {
         this.trial = trial;
         this.deeds = deeds;
         Circle circle = new Circle(SIZE / 2, SIZE / 2, RADIUS, trial.worked() ? colour : Look.SHEET);

@@ -7,7 +7,7 @@ import farglass.film.Box;
 import farglass.film.FilmException;
 import farglass.film.FilmFile;
 import farglass.film.map.MapFinder;
-import farglass.film.map.Proposal;
+import farglass.film.map.MapProposal;
 import farglass.match.MatchRecord;
 import farglass.time.ClockMap;
 import farglass.time.SyncPoint;
@@ -103,7 +103,7 @@ final class ClockFinder {
         List<SyncPoint> known = FilmSync.points(angles.film(r));
         desk.tasks().longTask(Words.of("map.reading"), (progress, cancelled) -> {
             try (FilmFile opened = FilmFile.openForward(path, cancelled)) {
-                Proposal found = MapFinder.of(opened)
+                MapProposal found = MapFinder.of(opened)
                         .box(box)
                         .length(length)
                         .known(known)
@@ -115,7 +115,7 @@ final class ClockFinder {
         });
     }
 
-    private void propose(MatchRecord r, Proposal found) {
+    private void propose(MatchRecord r, MapProposal found) {
         show(MapSheet.proposed(found, map -> accept(r, map), this::closeSheet));
     }
 

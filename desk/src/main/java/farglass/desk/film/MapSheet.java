@@ -2,7 +2,7 @@ package farglass.desk.film;
 
 import farglass.desk.shell.Ui;
 import farglass.desk.shell.Words;
-import farglass.film.map.Proposal;
+import farglass.film.map.MapProposal;
 import farglass.time.Clock;
 import farglass.time.ClockMap;
 import farglass.time.FilmTime;
@@ -46,7 +46,7 @@ final class MapSheet extends StackPane {
      * @param accept gets the map as corrected
      * @param close puts the sheet away, nothing changed
      */
-    static MapSheet proposed(Proposal found, Consumer<ClockMap> accept, Runnable close) {
+    static MapSheet proposed(MapProposal found, Consumer<ClockMap> accept, Runnable close) {
         long replays = found.segments().stream()
                 .filter(p -> p.segment().kind() == Segment.Kind.REPLAY)
                 .count();

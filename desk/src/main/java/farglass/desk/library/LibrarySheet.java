@@ -4,8 +4,8 @@ import farglass.desk.shell.Desk;
 import farglass.desk.shell.Ui;
 import farglass.desk.shell.Words;
 import farglass.store.Backups;
-import farglass.store.Difference;
 import farglass.store.Library;
+import farglass.store.LibraryDifference;
 import farglass.store.Restoring;
 import farglass.store.Verification;
 import java.io.File;
@@ -177,11 +177,11 @@ public final class LibrarySheet extends StackPane {
                         e -> heading.setText(String.valueOf(e.getMessage())));
     }
 
-    private void show(Backups.Backup b, Difference d) {
+    private void show(Backups.Backup b, LibraryDifference d) {
         boolean mayChange = !desk.library().readOnly();
         all.setDisable(backups.bad(b));
         heading.setText(Words.of(d.nothing() ? "library.same" : "library.differs", b.date()));
-        for (Difference.Match m : d.matches()) {
+        for (LibraryDifference.Match m : d.matches()) {
             String text = m.now() < 0
                     ? Words.of("library.only-then", m.title(), m.then())
                     : m.then() < 0

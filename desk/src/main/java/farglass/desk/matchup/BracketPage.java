@@ -8,7 +8,7 @@ import farglass.match.PersonName;
 import farglass.matchup.Bracket;
 import farglass.matchup.Meeting;
 import farglass.matchup.MeetingWriter;
-import farglass.matchup.Versus;
+import farglass.matchup.PlanComparison;
 import farglass.plan.Assignment;
 import java.util.ArrayList;
 import java.util.List;
@@ -113,7 +113,8 @@ final class BracketPage extends VBox {
             return new Bracket.Opponent(them, a.chance(them), null, null);
         }
         Meeting.Question q = m.question();
-        Versus v = Versus.of(m, List.of(new Versus.Way(q.settings(), q.wishes())), SEED, x -> {}, cancelled);
+        PlanComparison v = PlanComparison.of(
+                m, List.of(new PlanComparison.Way(q.settings(), q.wishes())), SEED, x -> {}, cancelled);
         return new Bracket.Opponent(
                 them,
                 a.chance(them),

@@ -4,10 +4,10 @@ import farglass.desk.shell.Look;
 import farglass.desk.shell.Ui;
 import farglass.desk.shell.Words;
 import farglass.matchup.Exit;
-import farglass.matchup.Flow;
+import farglass.matchup.ForwardPass;
 import farglass.matchup.MeetingWriter;
 import farglass.matchup.Model;
-import farglass.matchup.Place;
+import farglass.matchup.ModelState;
 import farglass.matchup.Proposal;
 import java.util.Comparator;
 import java.util.List;
@@ -29,7 +29,13 @@ import javafx.scene.paint.Color;
  * @param worth win chance there less that of standing, level at half time
  */
 record Exchange(
-        Place place, double minutes, Exit ours, Exit theirs, Model.Prospect our, Model.Prospect their, double worth) {
+        ModelState place,
+        double minutes,
+        Exit ours,
+        Exit theirs,
+        Model.Prospect our,
+        Model.Prospect their,
+        double worth) {
     private static final int ROWS = 24;
     private static final double PLACE_WIDTH = 164;
     private static final double SIDE_WIDTH = 176;
@@ -38,12 +44,12 @@ record Exchange(
     private static final double FULL = 2;
 
     static List<Exchange> of(Proposal p) {
-        Flow flow = p.solved().naturalFlow();
+        ForwardPass flow = p.solved().naturalFlow();
         Model m = p.solved().natural().programme().model();
         long half = m.horizonMs() / 2;
-        double standing = p.solved().natural().win(Place.START, half, 0, 0);
-        List<Flow.Leverage> all = flow.leverage();
-        return flow.places().stream()
+        double standing = p.solved().natural().win(ModelState.START, half, 0, 0);
+        List<ForwardPass.Leverage> all = flow.leverage();
+        return flow.states().stream()
                 .filter(x -> flow.minutes(x) > 0.01)
                 .sorted(Comparator.comparingDouble(flow::minutes).reversed())
                 .limit(ROWS)
@@ -58,9 +64,9 @@ record Exchange(
                 .toList();
     }
 
-    private static Exit strongest(List<Flow.Leverage> all, Place p, boolean ours) {
+    private static Exit strongest(List<ForwardPass.Leverage> all, ModelState p, boolean ours) {
         return all.stream()
-                .map(Flow.Leverage::exit)
+                .map(ForwardPass.Leverage::exit)
                 .filter(e -> e.ours() == ours && e.from().equals(p))
                 .findFirst()
                 .orElse(null);

@@ -7,7 +7,7 @@ import farglass.desk.shell.Words;
 import farglass.matchup.Exit;
 import farglass.matchup.Meeting;
 import farglass.matchup.MeetingWriter;
-import farglass.matchup.Place;
+import farglass.matchup.ModelState;
 import farglass.matchup.Proposal;
 import java.util.List;
 import java.util.Locale;
@@ -30,7 +30,7 @@ final class ExchangeDetail extends VBox {
     private final Label title = Ui.prose("", "pinned-sentence");
     private final CorrectionRow correction;
     private Proposal shown;
-    private Place place;
+    private ModelState place;
 
     ExchangeDetail(Desk desk, MeetingModel model, ClipView clip) {
         super(6);
@@ -47,7 +47,7 @@ final class ExchangeDetail extends VBox {
     }
 
     /** @param at place to show; nothing when null */
-    void show(Proposal p, Place at) {
+    void show(Proposal p, ModelState at) {
         shown = p;
         place = at;
         rows.getChildren().clear();
@@ -123,7 +123,7 @@ final class ExchangeDetail extends VBox {
     }
 
     /** The place that is shown, or null. */
-    Place place() {
+    ModelState place() {
         return shown == null ? null : place;
     }
 }

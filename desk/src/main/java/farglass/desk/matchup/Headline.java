@@ -2,9 +2,9 @@ package farglass.desk.matchup;
 
 import farglass.desk.shell.Ui;
 import farglass.desk.shell.Words;
+import farglass.matchup.MeetingSolution;
 import farglass.matchup.MeetingWriter;
 import farglass.matchup.Proposal;
-import farglass.matchup.Solved;
 import farglass.matchup.Uncertainty;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
@@ -57,7 +57,7 @@ public final class Headline extends HBox {
     }
 
     private void fill() {
-        Solved.Glance g = model.glance().get();
+        MeetingSolution.Glance g = model.glance().get();
         setAll(g != null);
         if (g == null) {
             return;

@@ -9,9 +9,9 @@ import farglass.desk.shell.Pages;
 import farglass.desk.shell.Station;
 import farglass.desk.shell.Ui;
 import farglass.desk.shell.Words;
-import farglass.matchup.Flow;
+import farglass.matchup.ForwardPass;
 import farglass.matchup.MeetingWriter;
-import farglass.matchup.Place;
+import farglass.matchup.ModelState;
 import farglass.matchup.Proposal;
 import farglass.plan.Assignment;
 import farglass.plan.Plan;
@@ -144,7 +144,7 @@ public final class MatchupStation implements Station, Keys.Bound {
         if (!rows.isEmpty()) {
             detail.show(p, rows.get(0).place());
         }
-        for (Flow.Leverage l : p.leverage()) {
+        for (ForwardPass.Leverage l : p.leverage()) {
             deciding.getChildren().add(deciding(p, l, w));
         }
         fillChart(p);
@@ -152,7 +152,7 @@ public final class MatchupStation implements Station, Keys.Bound {
     }
 
     /** "knee cut of Ansa from Brisa's lasso guard: a tenth more often +0.4, a tenth more surely +0.3". */
-    private Node deciding(Proposal p, Flow.Leverage l, MeetingWriter w) {
+    private Node deciding(Proposal p, ForwardPass.Leverage l, MeetingWriter w) {
         Label what = Ui.prose(w.exit(l.exit()), "pinned-sentence");
         Label much = Ui.label(Words.of("matchup.tenth", w.gain(l.rate10()), w.gain(l.chance10())), "claim-interval");
         Label rests = Ui.label(w.source(l.exit()), "claim-notes");
@@ -185,7 +185,7 @@ public final class MatchupStation implements Station, Keys.Bound {
     }
 
     /** Shows what meets what in one place; null for the first. */
-    public void choose(Place place) {
+    public void choose(ModelState place) {
         detail.show(model.proposal().get(), place);
     }
 }

@@ -4,14 +4,14 @@ import farglass.desk.shell.Desk;
 import farglass.desk.shell.Words;
 import farglass.match.MatchRecord;
 import farglass.match.PersonName;
+import farglass.matchup.Constraints;
 import farglass.matchup.Exit;
 import farglass.matchup.KnownGame;
 import farglass.matchup.Meeting;
+import farglass.matchup.MeetingSolution;
 import farglass.matchup.MeetingWriter;
 import farglass.matchup.Proposal;
-import farglass.matchup.Solved;
 import farglass.matchup.Uncertainty;
-import farglass.matchup.Wishes;
 import farglass.plan.Approach;
 import farglass.plan.Assignment;
 import farglass.plan.Plan;
@@ -36,7 +36,7 @@ public final class MeetingModel {
     private static final long SEED = 1;
 
     private final Desk desk;
-    private final ReadOnlyObjectWrapper<Solved.Glance> glance = new ReadOnlyObjectWrapper<>();
+    private final ReadOnlyObjectWrapper<MeetingSolution.Glance> glance = new ReadOnlyObjectWrapper<>();
     private final ReadOnlyObjectWrapper<Proposal> proposal = new ReadOnlyObjectWrapper<>();
     private final ReadOnlyStringWrapper state = new ReadOnlyStringWrapper("");
     private Map<Exit.Key, Meeting.Ranges> ranges = Map.of();
@@ -60,7 +60,7 @@ public final class MeetingModel {
     }
 
     /** A glance, or why there is none. */
-    private record First(Meeting meeting, Solved.Glance glance, Map<Exit.Key, Meeting.Ranges> ranges) {}
+    private record First(Meeting meeting, MeetingSolution.Glance glance, Map<Exit.Key, Meeting.Ranges> ranges) {}
 
     private record Whole(Proposal proposal, KnownGame known) {}
 
@@ -156,7 +156,7 @@ public final class MeetingModel {
                         a.assignment().date(),
                         a.assignment().minutes() * 60_000L),
                 a.approach().settings().coarse(),
-                Wishes.NONE);
+                Constraints.NONE);
     }
 
     private void firstDone(First f, long mine) {
@@ -219,7 +219,7 @@ public final class MeetingModel {
     }
 
     /** Win chances; null until they are there. */
-    public ReadOnlyObjectProperty<Solved.Glance> glance() {
+    public ReadOnlyObjectProperty<MeetingSolution.Glance> glance() {
         return glance.getReadOnlyProperty();
     }
 

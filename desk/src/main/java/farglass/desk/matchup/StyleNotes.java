@@ -6,8 +6,8 @@ import farglass.match.Corner;
 import farglass.match.MatchRecord;
 import farglass.match.Result;
 import farglass.profile.Claim;
+import farglass.profile.ClaimPage;
 import farglass.profile.ClaimWriter;
-import farglass.profile.Page;
 import farglass.profile.Profile;
 import farglass.profile.Question;
 import farglass.profile.Section;
@@ -28,7 +28,7 @@ record StyleNotes(List<String> sides, List<String> grips, List<String> history) 
         List<String> grips = new ArrayList<>();
         for (String who : List.of(us, them)) {
             for (Question q : List.of(Question.PASSING, Question.GUARDS, Question.TAKEDOWNS)) {
-                Page page = Profile.page(index, who, filter, SEED, q);
+                ClaimPage page = Profile.page(index, who, filter, SEED, q);
                 for (Section s : page.sections()) {
                     for (Claim c : s.claims()) {
                         if (c.topic() == Claim.Topic.SIDE) {

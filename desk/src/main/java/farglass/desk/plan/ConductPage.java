@@ -2,7 +2,7 @@ package farglass.desk.plan;
 
 import farglass.conduct.Clause;
 import farglass.conduct.ClauseReader;
-import farglass.conduct.Kept;
+import farglass.conduct.Compliance;
 import farglass.conduct.Measure;
 import farglass.desk.matchup.MeetingModel;
 import farglass.desk.profile.ClipView;
@@ -48,7 +48,7 @@ final class ConductPage extends HBox {
      *
      * @param last in the last meeting of the two; null when they have not met
      */
-    private record Past(Kept all, Kept last, MatchRecord met) {}
+    private record Past(Compliance all, Compliance last, MatchRecord met) {}
 
     ConductPage(Desk desk, MeetingModel model, Consumer<String> toFilm) {
         super(12);
@@ -170,8 +170,8 @@ final class ConductPage extends HBox {
                 .max(Comparator.comparing(r -> r.details().date(), Comparator.nullsFirst(Comparator.naturalOrder())))
                 .orElse(null);
         return new Past(
-                Kept.of(m, records, p.us(), desk.lexicon()),
-                met == null ? null : Kept.of(m, List.of(met), p.us(), desk.lexicon()),
+                Compliance.of(m, records, p.us(), desk.lexicon()),
+                met == null ? null : Compliance.of(m, List.of(met), p.us(), desk.lexicon()),
                 met);
     }
 
@@ -205,7 +205,7 @@ final class ConductPage extends HBox {
 
     private String words(Past past) {
         MeetingWriter w = model.writer();
-        Kept all = past.all();
+        Compliance all = past.all();
         List<String> parts = new ArrayList<>();
         if (all.of() == 0) {
             parts.add(Words.of("plan.conduct.never", w.name(true), all.matches()));

@@ -6,7 +6,7 @@ import farglass.desk.shell.Ui;
 import farglass.desk.shell.Words;
 import farglass.matchup.Correction;
 import farglass.matchup.MeetingWriter;
-import farglass.matchup.Place;
+import farglass.matchup.ModelState;
 import farglass.matchup.Proposal;
 import farglass.plan.Approach;
 import java.util.List;
@@ -72,7 +72,7 @@ final class RestsPage extends VBox {
         a.wishes()
                 .fixed()
                 .forEach((place, option) -> decided(
-                        Words.of("plan.rests.fixed", w.place(Place.ofKey(place)), w.option(option)),
+                        Words.of("plan.rests.fixed", w.place(ModelState.ofKey(place)), w.option(option)),
                         x -> x.fix(place, null)));
         for (Correction c : a.wishes().corrections()) {
             decided(

@@ -6,8 +6,8 @@ import farglass.desk.shell.Ui;
 import farglass.desk.shell.Words;
 import farglass.matchup.Meeting;
 import farglass.matchup.MeetingWriter;
+import farglass.matchup.PlanComparison;
 import farglass.matchup.Proposal;
-import farglass.matchup.Versus;
 import farglass.plan.Approach;
 import farglass.plan.Fork;
 import farglass.plan.Plan;
@@ -30,7 +30,7 @@ final class SavedPage extends VBox {
     private final MeetingModel model;
     private final TextField name = new TextField();
     private final VBox rows = new VBox(8);
-    private Versus versus;
+    private PlanComparison versus;
     private Plan comparedPlan;
 
     SavedPage(Desk desk, MeetingModel model) {
@@ -113,7 +113,7 @@ final class SavedPage extends VBox {
             return Words.of("plan.saved.unvalued");
         }
         MeetingWriter w = model.writer();
-        Versus.Valued v = versus.plans().get(at);
+        PlanComparison.Valued v = versus.plans().get(at);
         String wins = Words.of(
                 "plan.saved.wins",
                 w.percent(v.win().mean()),
@@ -138,11 +138,11 @@ final class SavedPage extends VBox {
             return;
         }
         Meeting meeting = now.solved().meeting();
-        List<Versus.Way> ways = new ArrayList<>();
+        List<PlanComparison.Way> ways = new ArrayList<>();
         ways.add(way(p.approach()));
         p.saved().forEach(s -> ways.add(way(s.approach())));
         desk.tasks().longTask(Words.of("plan.saved.working"), (progress, cancelled) -> {
-            Versus v = Versus.of(meeting, ways, SEED, progress, cancelled);
+            PlanComparison v = PlanComparison.of(meeting, ways, SEED, progress, cancelled);
             Platform.runLater(() -> {
                 versus = v;
                 comparedPlan = v == null ? null : p;
@@ -151,7 +151,7 @@ final class SavedPage extends VBox {
         });
     }
 
-    private static Versus.Way way(Approach a) {
-        return new Versus.Way(a.settings(), a.wishes());
+    private static PlanComparison.Way way(Approach a) {
+        return new PlanComparison.Way(a.settings(), a.wishes());
     }
 }

@@ -4,8 +4,8 @@ import farglass.desk.matchup.MeetingModel;
 import farglass.desk.shell.Ui;
 import farglass.desk.shell.Words;
 import farglass.matchup.MeetingWriter;
+import farglass.matchup.ModelState;
 import farglass.matchup.Option;
-import farglass.matchup.Place;
 import farglass.matchup.Proposal;
 import farglass.matchup.Solution;
 import java.util.Comparator;
@@ -25,7 +25,7 @@ final class ScoreGrid extends VBox {
     private static final int COLUMNS = 8;
 
     private final MeetingModel model;
-    private final ComboBox<Place> place = new ComboBox<>();
+    private final ComboBox<ModelState> place = new ComboBox<>();
     private final GridPane cells = new GridPane();
     private boolean filling;
 
@@ -38,12 +38,12 @@ final class ScoreGrid extends VBox {
         cells.setVgap(3);
         place.setConverter(new StringConverter<>() {
             @Override
-            public String toString(Place p) {
+            public String toString(ModelState p) {
                 return p == null ? "" : model.writer().place(p);
             }
 
             @Override
-            public Place fromString(String s) {
+            public ModelState fromString(String s) {
                 return null;
             }
         });
@@ -60,10 +60,10 @@ final class ScoreGrid extends VBox {
     void fill() {
         Proposal p = model.proposal().get();
         filling = true;
-        Place kept = place.getValue();
-        List<Place> places = p == null
+        ModelState kept = place.getValue();
+        List<ModelState> places = p == null
                 ? List.of()
-                : p.solved().flow().places().stream()
+                : p.solved().flow().states().stream()
                         .filter(x -> p.solved().flow().minutes(x) > 0.02)
                         .sorted(Comparator.comparingDouble(
                                 x -> -p.solved().flow().minutes(x)))
@@ -108,7 +108,7 @@ final class ScoreGrid extends VBox {
     }
 
     private Node cell(Solution s, MeetingWriter w, int score, String said, long ms, long end) {
-        Place p = place.getValue();
+        ModelState p = place.getValue();
         Option o = s.option(p, ms, score, 0);
         double win = s.win(p, ms, score, 0);
         String does = o.kind() == Option.Kind.PRESS ? w.technique(o.technique()) : w.option(o);

@@ -1,16 +1,16 @@
 package farglass.desk.profile;
 
+import farglass.desk.claim.ClaimActions;
 import farglass.desk.claim.ClaimRow;
-import farglass.desk.claim.Deeds;
 import farglass.desk.shell.Desk;
 import farglass.desk.shell.Ui;
 import farglass.desk.shell.Words;
 import farglass.plan.Judgement;
 import farglass.profile.Answer;
 import farglass.profile.Claim;
+import farglass.profile.ClaimPage;
 import farglass.profile.ClaimWriter;
 import farglass.profile.Figure;
-import farglass.profile.Page;
 import farglass.profile.Section;
 import farglass.stats.Grade;
 import farglass.stats.Trial;
@@ -30,10 +30,10 @@ final class PageList extends ListView<PageRow> {
     private static final double EDGE = 36;
 
     private final Desk desk;
-    private final Deeds deeds;
+    private final ClaimActions deeds;
     private final Consumer<List<Trial>> playAll;
 
-    PageList(Desk desk, Deeds deeds, Consumer<List<Trial>> playAll) {
+    PageList(Desk desk, ClaimActions deeds, Consumer<List<Trial>> playAll) {
         this.desk = desk;
         this.deeds = deeds;
         this.playAll = playAll;
@@ -74,7 +74,7 @@ final class PageList extends ListView<PageRow> {
         }
     }
 
-    void show(Page page) {
+    void show(ClaimPage page) {
         List<PageRow> rows = new ArrayList<>();
         ClaimWriter writer = desk.claimWriter();
         for (Section s : page.sections()) {

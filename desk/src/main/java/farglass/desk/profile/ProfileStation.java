@@ -2,7 +2,7 @@ package farglass.desk.profile;
 
 import farglass.ask.Asked;
 import farglass.desk.chart.ChartPage;
-import farglass.desk.claim.Deeds;
+import farglass.desk.claim.ClaimActions;
 import farglass.desk.shell.Desk;
 import farglass.desk.shell.Keys;
 import farglass.desk.shell.Station;
@@ -13,8 +13,8 @@ import farglass.match.PersonName;
 import farglass.plan.PinnedClaim;
 import farglass.profile.Answer;
 import farglass.profile.Claim;
+import farglass.profile.ClaimPage;
 import farglass.profile.Comparison;
-import farglass.profile.Page;
 import farglass.profile.Profile;
 import farglass.profile.Question;
 import farglass.profile.Report;
@@ -50,7 +50,7 @@ import javafx.scene.layout.VBox;
 import javafx.stage.FileChooser;
 
 /** What one athlete does: a page for every question, and the film behind every mark. */
-public final class ProfileStation implements Station, Keys.Bound, Deeds {
+public final class ProfileStation implements Station, Keys.Bound, ClaimActions {
     private final Desk desk;
     private final Runnable toFilm;
     private final ProfileService profiles;
@@ -289,7 +289,7 @@ public final class ProfileStation implements Station, Keys.Bound, Deeds {
             }
             default ->
                 () -> {
-                    Page made = profiles.page(who, filter, Question.valueOf(here));
+                    ClaimPage made = profiles.page(who, filter, Question.valueOf(here));
                     return () -> {
                         list.show(made);
                         show(list);

@@ -8,8 +8,8 @@ import farglass.film.sound.Voice;
 import farglass.match.Drawing;
 import farglass.match.MatchRecord;
 import farglass.store.bundle.FileNames;
-import farglass.talk.Taking;
 import farglass.talk.Talk;
+import farglass.talk.TalkRecorder;
 import farglass.work.publish.Talks;
 import farglass.work.words.WorkWords;
 import java.nio.file.Path;
@@ -39,7 +39,7 @@ public final class Speaking {
     private final ReadOnlyBooleanWrapper running = new ReadOnlyBooleanWrapper();
     private final Timeline looking = new Timeline(new KeyFrame(Duration.millis(LOOK_EVERY_MS), e -> look()));
     private Voice voice;
-    private Taking taking;
+    private TalkRecorder taking;
     private long begunNanos;
     private String cue;
     private MatchRecord match;
@@ -98,7 +98,7 @@ public final class Speaking {
             return;
         }
         voice = heard;
-        taking = new Taking();
+        taking = new TalkRecorder();
         begunNanos = System.nanoTime();
         running.set(true);
         voice.begin();
@@ -123,7 +123,7 @@ public final class Speaking {
         running.set(false);
         long length = elapsedMs();
         Voice heard = voice;
-        Taking taken = taking;
+        TalkRecorder taken = taking;
         if (taken.isEmpty()) {
             heard.end();
             return;

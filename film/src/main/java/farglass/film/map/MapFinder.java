@@ -61,7 +61,7 @@ public final class MapFinder {
      *
      * @throws FilmException when it is damaged, cancelled, or no clock can be read in the box
      */
-    public Proposal find(DoubleConsumer progress, BooleanSupplier cancelled) throws FilmException {
+    public MapProposal find(DoubleConsumer progress, BooleanSupplier cancelled) throws FilmException {
         FilmScan scan = FilmScan.of(film, box, progress, cancelled);
         List<FilmTime> shots =
                 scan.shots().stream().map(i -> FilmTime.ofMs(scan.ms()[i])).toList();
@@ -69,7 +69,7 @@ public final class MapFinder {
         if (box == null) {
             Segment whole =
                     new Segment(FilmTime.ofMs(0), FilmTime.ofMs(duration), Segment.Kind.LIVE, MatchTime.ZERO, 1);
-            return new Proposal(List.of(new Proposal.Part(whole, GUESS)), shots, List.of(), true);
+            return new MapProposal(List.of(new MapProposal.Part(whole, GUESS)), shots, List.of(), true);
         }
         ClockTrack track = ClockTrack.of(scan, down, named());
         long length = lengthMs != null ? lengthMs : wholeMinutes(track, scan.ms());
@@ -78,8 +78,8 @@ public final class MapFinder {
             throw new FilmException("No running clock could be read in the box. Nothing was changed. Draw the box"
                     + " closer round the digits, or type the clock at a few moments (clock 6:30) and try again.");
         }
-        List<Proposal.Part> parts = new SegmentBuilder(scan, track, runs, duration, length).parts();
-        return new Proposal(parts, shots, track.readings(), track.down());
+        List<MapProposal.Part> parts = new SegmentBuilder(scan, track, runs, duration, length).parts();
+        return new MapProposal(parts, shots, track.readings(), track.down());
     }
 
     private List<ClockTrack.Known> named() {

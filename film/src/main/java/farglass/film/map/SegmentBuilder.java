@@ -79,7 +79,7 @@ final class SegmentBuilder {
                 .orElse(lost);
     }
 
-    List<Proposal.Part> parts() {
+    List<MapProposal.Part> parts() {
         Run first = runs.get(0);
         // a clock first seen running in its first seconds began to run before the eyes of the film
         long begins = first.firstShownMs() <= 1000 ? Math.round(first.offsetMs()) : scan.ms()[first.from()];
@@ -245,19 +245,19 @@ final class SegmentBuilder {
     }
 
     /** Places the replays in match time and says of each segment how well it is borne out. */
-    private List<Proposal.Part> weighed() {
+    private List<MapProposal.Part> weighed() {
         List<Segment> live =
                 segments.stream().filter(s -> s.kind() == Segment.Kind.LIVE).toList();
         long end = live.stream().mapToLong(s -> s.matchEnd().ms()).max().orElse(0);
         ReplayMoment moments = new ReplayMoment(scan, live, end);
-        List<Proposal.Part> parts = new ArrayList<>();
+        List<MapProposal.Part> parts = new ArrayList<>();
         for (int i = 0; i < segments.size(); i++) {
             Segment s = segments.get(i);
             int index = i;
             long[] replay =
                     replays.stream().filter(r -> r[0] == index).findFirst().orElse(null);
             if (replay == null) {
-                parts.add(new Proposal.Part(s, borneOut(s)));
+                parts.add(new MapProposal.Part(s, borneOut(s)));
             } else {
                 ReplayMoment.Found f = moments.find(s.from().ms(), s.to().ms(), replay[1]);
                 Segment placed = new Segment(
@@ -266,7 +266,7 @@ final class SegmentBuilder {
                         Segment.Kind.REPLAY,
                         MatchTime.ofMs(f.matchMs()),
                         f.speed());
-                parts.add(new Proposal.Part(placed, Math.max(GUESS, f.correlation())));
+                parts.add(new MapProposal.Part(placed, Math.max(GUESS, f.correlation())));
             }
         }
         return parts;

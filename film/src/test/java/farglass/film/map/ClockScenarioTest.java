@@ -99,7 +99,7 @@ class ClockScenarioTest {
         assertThat(track.down()).isEqualTo(down);
         List<Run> runs = ClockRuns.of(track, scan.ms(), LENGTH);
         return new SegmentBuilder(scan, track, runs, shown.size() * FRAME, LENGTH)
-                .parts().stream().map(Proposal.Part::segment).toList();
+                .parts().stream().map(MapProposal.Part::segment).toList();
     }
 
     private static List<Segment.Kind> kinds(List<Segment> segments) {

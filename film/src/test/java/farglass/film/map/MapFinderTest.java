@@ -92,7 +92,7 @@ class MapFinderTest {
     @Test
     void aBroadcastIsMappedFromItsClock() throws Exception {
         ClockMap truth = Broadcast.of(match());
-        Proposal found;
+        MapProposal found;
         try (FilmFile film = FilmFile.open(film(truth))) {
             found = MapFinder.of(film).box(CLOCK).length(240_000L).find(x -> {}, () -> false);
         }
@@ -114,7 +114,7 @@ class MapFinderTest {
             right += agrees ? 1 : 0;
         }
         assertThat((double) right / asked).as("%d of %d moments", right, asked).isGreaterThanOrEqualTo(0.98);
-        for (Proposal.Part part : found.segments()) {
+        for (MapProposal.Part part : found.segments()) {
             assertThat(part.confidence()).isBetween(0.0, 1.0);
         }
     }
@@ -130,7 +130,7 @@ class MapFinderTest {
                 Segment.live(2000, 22_000, 0),
                 Segment.live(22_000, 40_000, 37_000)));
         try (FilmFile film = FilmFile.open(film(truth))) {
-            Proposal found = MapFinder.of(film).box(CLOCK).find(x -> {}, () -> false);
+            MapProposal found = MapFinder.of(film).box(CLOCK).find(x -> {}, () -> false);
             List<Segment> live = found.map().segments().stream()
                     .filter(x -> x.kind() == Segment.Kind.LIVE)
                     .toList();

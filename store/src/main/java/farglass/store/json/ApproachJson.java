@@ -1,11 +1,11 @@
 package farglass.store.json;
 
 import com.fasterxml.jackson.databind.JsonNode;
+import farglass.matchup.Constraints;
 import farglass.matchup.Correction;
 import farglass.matchup.Exit;
+import farglass.matchup.ModelState;
 import farglass.matchup.Option;
-import farglass.matchup.Place;
-import farglass.matchup.Wishes;
 import farglass.plan.Approach;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
@@ -72,7 +72,7 @@ final class ApproachJson {
         JsonNode rows = f.need("corrections");
         for (int i = 0; i < rows.size(); i++) {
             Fields c = Fields.of(rows.get(i), f.path("corrections") + "/" + i);
-            Place from = place(c, "place", c.needText("place"));
+            ModelState from = place(c, "place", c.needText("place"));
             corrections.add(new Correction(
                     new Exit.Key(from, c.needText("who").equals("us"), c.needText("technique")),
                     c.number("rate", 0, 60),
@@ -91,13 +91,13 @@ final class ApproachJson {
         return new Approach(
                 f.number("emphasis", 0, 1),
                 f.number("pressing", 1, 3),
-                new Wishes(barred, fixed, corrections),
+                new Constraints(barred, fixed, corrections),
                 forecasts);
     }
 
-    private static Place place(Fields f, String field, String key) throws FormatException {
+    private static ModelState place(Fields f, String field, String key) throws FormatException {
         try {
-            return Place.ofKey(key);
+            return ModelState.ofKey(key);
         } catch (IllegalArgumentException e) {
             throw f.error(field, e.getMessage());
         }

@@ -15,7 +15,7 @@ import farglass.tendency.Dilemmas;
 import farglass.tendency.Evidence;
 import farglass.tendency.Filter;
 import farglass.tendency.FinishTree;
-import farglass.tendency.Places;
+import farglass.tendency.PositionTimes;
 import farglass.tendency.Reactions;
 import farglass.tendency.Transitions;
 import java.util.ArrayList;
@@ -126,7 +126,7 @@ public final class ProfileJson {
 
     private List<Object> exposure() {
         List<Object> rows = new ArrayList<>();
-        for (Places.Row row : Places.of(profile.evidence())) {
+        for (PositionTimes.Row row : PositionTimes.of(profile.evidence())) {
             Map<String, Object> m = new LinkedHashMap<>();
             m.put("position", row.position());
             m.put("role", row.role().code());

@@ -1,15 +1,15 @@
 package farglass.store.json;
 
 import farglass.matchup.Exit;
-import farglass.matchup.Flow;
+import farglass.matchup.ForwardPass;
 import farglass.matchup.Meeting;
+import farglass.matchup.MeetingSolution;
 import farglass.matchup.MeetingWriter;
+import farglass.matchup.ModelState;
 import farglass.matchup.Option;
-import farglass.matchup.Place;
 import farglass.matchup.Proposal;
 import farglass.matchup.Region;
 import farglass.matchup.Solution;
-import farglass.matchup.Solved;
 import farglass.matchup.Uncertainty;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
@@ -25,7 +25,7 @@ public final class ProposalJson {
     private static final long ROW_MS = 30_000;
 
     private final Proposal proposal;
-    private final Solved solved;
+    private final MeetingSolution solved;
     private final MeetingWriter writer;
 
     public ProposalJson(Proposal proposal, MeetingWriter writer) {
@@ -104,7 +104,7 @@ public final class ProposalJson {
 
     private List<Object> time() {
         List<Object> rows = new ArrayList<>();
-        for (Place p : solved.flow().places()) {
+        for (ModelState p : solved.flow().states()) {
             double minutes = solved.flow().minutes(p);
             if (minutes > 0) {
                 rows.add(Row.of(
@@ -125,7 +125,7 @@ public final class ProposalJson {
         List<Object> rows = new ArrayList<>();
         long end = s.programme().model().horizonMs();
         boolean counts = s.programme().model().rules().counts();
-        for (Place p : s.programme().model().places()) {
+        for (ModelState p : s.programme().model().states()) {
             for (int score = counts ? LOWEST_SCORE : 0; score <= (counts ? -LOWEST_SCORE : 0); score++) {
                 for (long ms = 0; ms < end; ) {
                     Option o = s.option(p, ms, score, 0);
@@ -158,7 +158,7 @@ public final class ProposalJson {
         return rows;
     }
 
-    private Double stays(Place p, Option o, int score, long ms, long end) {
+    private Double stays(ModelState p, Option o, int score, long ms, long end) {
         if (proposal.uncertainty() == null) {
             return null;
         }
@@ -194,7 +194,7 @@ public final class ProposalJson {
                 "next", n.next().stream().map(this::node).toList());
     }
 
-    private Map<String, Object> leverage(Flow.Leverage l) {
+    private Map<String, Object> leverage(ForwardPass.Leverage l) {
         Exit e = l.exit();
         return Row.of(
                 "state", e.from().key(),

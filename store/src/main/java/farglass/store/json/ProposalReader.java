@@ -2,9 +2,9 @@ package farglass.store.json;
 
 import com.fasterxml.jackson.databind.JsonNode;
 import farglass.camp.Skill;
-import farglass.conduct.Sight;
+import farglass.conduct.EventPattern;
 import farglass.debrief.Branch;
-import farglass.matchup.Place;
+import farglass.matchup.ModelState;
 import farglass.plan.Approach;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -49,7 +49,7 @@ public record ProposalReader(
 
     private static List<Skill> skills(Fields f) throws FormatException {
         Map<String, Double> worth = new LinkedHashMap<>();
-        Map<String, List<Place>> places = new LinkedHashMap<>();
+        Map<String, List<ModelState>> places = new LinkedHashMap<>();
         JsonNode rows = f.need("leverage");
         for (int i = 0; i < rows.size(); i++) {
             Fields r = Fields.of(rows.get(i), f.path("leverage") + "/" + i);
@@ -79,9 +79,9 @@ public record ProposalReader(
         return who.equals("us");
     }
 
-    private static Place place(Fields f) throws FormatException {
+    private static ModelState place(Fields f) throws FormatException {
         try {
-            return Place.ofKey(f.needText("state"));
+            return ModelState.ofKey(f.needText("state"));
         } catch (IllegalArgumentException e) {
             throw f.error("state", e.getMessage());
         }
@@ -97,7 +97,8 @@ public record ProposalReader(
         boolean ours = actor == null || ours(f, "actor");
         String option = f.needText("option");
         String pressed = depth == 0 && option.startsWith("press ") ? option.substring("press ".length()) : technique;
-        Sight sight = pressed == null ? null : new Sight(Sight.Kind.ACTION, ours, Set.of(pressed), pressed);
+        EventPattern sight =
+                pressed == null ? null : new EventPattern(EventPattern.Kind.ACTION, ours, Set.of(pressed), pressed);
         List<Branch> next = new ArrayList<>();
         JsonNode nodes = f.need("next");
         for (int i = 0; i < nodes.size(); i++) {

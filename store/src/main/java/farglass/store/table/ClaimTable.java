@@ -1,8 +1,8 @@
 package farglass.store.table;
 
 import farglass.profile.Claim;
+import farglass.profile.ClaimPage;
 import farglass.profile.ClaimWriter;
-import farglass.profile.Page;
 import farglass.profile.Profile;
 import farglass.profile.Question;
 import farglass.stats.Estimate;
@@ -45,7 +45,7 @@ public final class ClaimTable {
         Set<String> written = new LinkedHashSet<>();
         try (CSVPrinter printer = new CSVPrinter(out, format)) {
             for (Question q : Question.values()) {
-                Page page = profile.page(q);
+                ClaimPage page = profile.page(q);
                 for (Claim c : page.claims()) {
                     if (written.add(c.id())) {
                         row(printer, writer.name(q.key()), writer.sentence(c), c);

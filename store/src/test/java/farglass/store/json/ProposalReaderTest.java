@@ -7,11 +7,11 @@ import com.fasterxml.jackson.databind.ObjectMapper;
 import farglass.camp.Skill;
 import farglass.debrief.Branch;
 import farglass.lexicon.Lexicon;
+import farglass.matchup.Constraints;
 import farglass.matchup.Meeting;
 import farglass.matchup.MeetingWriter;
 import farglass.matchup.Proposal;
-import farglass.matchup.Settings;
-import farglass.matchup.Wishes;
+import farglass.matchup.SolverSettings;
 import farglass.rules.Rulesets;
 import farglass.simulate.DemoLibrary;
 import farglass.tendency.Filter;
@@ -40,8 +40,8 @@ class ProposalReaderTest {
                         Filter.ALL,
                         LocalDate.of(2031, 5, 3),
                         480_000,
-                        Settings.USUAL.coarse(),
-                        Wishes.NONE));
+                        SolverSettings.USUAL.coarse(),
+                        Constraints.NONE));
         proposal = Proposal.of(m.solve(), null);
         text = new ObjectMapper()
                 .writeValueAsString(

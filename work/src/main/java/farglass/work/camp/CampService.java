@@ -7,8 +7,8 @@ import farglass.drill.Drill;
 import farglass.drill.Drills;
 import farglass.matchup.Bracket;
 import farglass.matchup.Meeting;
+import farglass.matchup.MeetingSolution;
 import farglass.matchup.MeetingWriter;
-import farglass.matchup.Solved;
 import farglass.tendency.Evidence;
 import farglass.tendency.Filter;
 import farglass.tendency.LibraryIndex;
@@ -31,7 +31,7 @@ public final class CampService {
     public record Rounds(List<Skill> skills, CardWriter cards, List<Drill> drills) {}
 
     /** Takes about a second. May be called from any thread. */
-    public static Rounds rounds(Solved solved, LibraryIndex index, MeetingWriter writer) {
+    public static Rounds rounds(MeetingSolution solved, LibraryIndex index, MeetingWriter writer) {
         Meeting.Question q = solved.meeting().question();
         List<Skill> skills = skills(solved);
         Set<String> wanted = new LinkedHashSet<>();
@@ -41,7 +41,7 @@ public final class CampService {
     }
 
     /** What the plan of one match-up depends on, most worth first. */
-    public static List<Skill> skills(Solved solved) {
+    public static List<Skill> skills(MeetingSolution solved) {
         String them = solved.meeting().question().them();
         return Skill.of(Bracket.of(List.of(new Bracket.Opponent(them, 1, solved, null))), Preparation.SKILLS);
     }

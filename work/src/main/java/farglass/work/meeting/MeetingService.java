@@ -1,8 +1,8 @@
 package farglass.work.meeting;
 
+import farglass.matchup.Constraints;
 import farglass.matchup.Meeting;
-import farglass.matchup.Settings;
-import farglass.matchup.Wishes;
+import farglass.matchup.SolverSettings;
 import farglass.rules.Ruleset;
 import farglass.tendency.Filter;
 import farglass.tendency.LibraryIndex;
@@ -22,12 +22,13 @@ public final class MeetingService {
     public record Ask(String us, String them, Ruleset rules, String attire, LocalDate asOf, long lengthMs) {}
 
     /** The fitted meeting; {@link Meeting#enough} says whether there is film enough for a plan. */
-    public static Meeting meeting(LibraryIndex index, Ask ask, Settings settings, Wishes wishes) {
+    public static Meeting meeting(LibraryIndex index, Ask ask, SolverSettings settings, Constraints wishes) {
         Meeting same = fit(index, ask, Filter.ALL.attire(ask.attire()), settings, wishes);
         return same.enough() || ask.attire() == null ? same : fit(index, ask, Filter.ALL, settings, wishes);
     }
 
-    private static Meeting fit(LibraryIndex index, Ask ask, Filter filter, Settings settings, Wishes wishes) {
+    private static Meeting fit(
+            LibraryIndex index, Ask ask, Filter filter, SolverSettings settings, Constraints wishes) {
         return Meeting.of(
                 index,
                 new Meeting.Question(

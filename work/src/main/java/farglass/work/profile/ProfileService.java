@@ -5,9 +5,9 @@ import farglass.plan.OwnClaim;
 import farglass.plan.Plan;
 import farglass.profile.Answer;
 import farglass.profile.Claim;
+import farglass.profile.ClaimPage;
 import farglass.profile.Comparison;
 import farglass.profile.OwnClaims;
-import farglass.profile.Page;
 import farglass.profile.Profile;
 import farglass.profile.Question;
 import farglass.profile.Report;
@@ -49,8 +49,8 @@ public final class ProfileService {
         claims.stream().limit(IN_SIGHT).forEach(c -> c.estimate().check());
     }
 
-    public Page page(String who, Filter filter, Question question) {
-        Page page = Profile.page(index.get(), who, filter, SEED, question);
+    public ClaimPage page(String who, Filter filter, Question question) {
+        ClaimPage page = Profile.page(index.get(), who, filter, SEED, question);
         check(page.claims());
         return page;
     }

@@ -4,9 +4,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import farglass.lexicon.Lexicon;
 import farglass.match.MatchRecord;
+import farglass.matchup.Constraints;
 import farglass.matchup.Meeting;
-import farglass.matchup.Settings;
-import farglass.matchup.Wishes;
+import farglass.matchup.SolverSettings;
 import farglass.rules.Rulesets;
 import farglass.simulate.DemoLibrary;
 import farglass.tendency.LibraryIndex;
@@ -26,7 +26,7 @@ class MeetingServiceTest {
                 LocalDate.of(2031, 5, 3),
                 480_000);
         return MeetingService.meeting(
-                LibraryIndex.of(records, Lexicon.builtIn()), ask, Settings.USUAL.coarse(), Wishes.NONE);
+                LibraryIndex.of(records, Lexicon.builtIn()), ask, SolverSettings.USUAL.coarse(), Constraints.NONE);
     }
 
     @Test

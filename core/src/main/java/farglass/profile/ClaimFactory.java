@@ -1,0 +1,260 @@
+package farglass.profile;
+
+import farglass.lexicon.Lexicon;
+import farglass.lexicon.Technique;
+import farglass.match.Role;
+import farglass.stats.BetaPrior;
+import farglass.stats.Clustering;
+import farglass.stats.Difference;
+import farglass.stats.Estimate;
+import farglass.stats.GammaPrior;
+import farglass.stats.Grade;
+import farglass.stats.Median;
+import farglass.stats.Proportion;
+import farglass.stats.Rate;
+import farglass.stats.TagRef;
+import farglass.stats.Trial;
+import farglass.tendency.Baseline;
+import farglass.tendency.Evidence;
+import farglass.tendency.Filter;
+import farglass.tendency.Level;
+import farglass.tendency.PositionTimes;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.function.BiPredicate;
+
+/** An athlete's evidence, the library's average, and how numbers are made of them; every page asks through it. */
+final class ClaimFactory {
+    private final Evidence evidence;
+    private final Baseline baseline;
+    private final String surname;
+    private final long seed;
+
+    ClaimFactory(Evidence evidence, Baseline baseline, String name, long seed) {
+        this.evidence = evidence;
+        this.baseline = baseline;
+        this.surname = name.substring(name.lastIndexOf(' ') + 1);
+        this.seed = seed;
+    }
+
+    /** The same athlete under another filter. */
+    ClaimFactory under(Filter other) {
+        return new ClaimFactory(evidence.under(other), baseline, surname, seed);
+    }
+
+    Evidence evidence() {
+        return evidence;
+    }
+
+    Baseline baseline() {
+        return baseline;
+    }
+
+    Lexicon lexicon() {
+        return evidence.lexicon();
+    }
+
+    /** One random stream per claim. */
+    long stream(String id) {
+        return seed + id.hashCode();
+    }
+
+    /** The sentence's words with the surname before them. */
+    List<String> words(String... more) {
+        List<String> words = new ArrayList<>(List.of(surname));
+        words.addAll(List.of(more));
+        return words;
+    }
+
+    /** Prior of a technique's success: the library's, or none when the filter has the baseline off. */
+    BetaPrior success(String technique) {
+        return evidence.filter().baseline() ? baseline.success(technique, evidence.athlete()) : BetaPrior.jeffreys();
+    }
+
+    BetaPrior familySuccess(String family) {
+        return evidence.filter().baseline() ? baseline.familySuccess(family, evidence.athlete()) : BetaPrior.jeffreys();
+    }
+
+    double rho(String family) {
+        return baseline.rho(family);
+    }
+
+    Claim proportion(
+            String id,
+            Claim.Topic topic,
+            String template,
+            List<String> args,
+            List<Trial> trials,
+            BetaPrior prior,
+            double rho,
+            int hidden) {
+        Estimate all = Proportion.of(trials, prior, rho, stream(id));
+        Double sure = null;
+        if (trials.stream().anyMatch(Trial::unsure)) {
+            sure = Proportion.of(trials.stream().filter(t -> !t.unsure()).toList(), prior, rho, stream(id))
+                    .mean();
+        }
+        return new Claim(
+                id,
+                topic,
+                template,
+                args,
+                Claim.Unit.SHARE,
+                all,
+                null,
+                trials,
+                sure,
+                hidden,
+                Level.of(evidence, trials),
+                null);
+    }
+
+    /** A proportion that no library average belongs to. */
+    Claim plain(String id, Claim.Topic topic, String template, List<String> args, List<Trial> trials) {
+        return proportion(id, topic, template, args, trials, BetaPrior.jeffreys(), Clustering.DEFAULT_RHO, 0);
+    }
+
+    /**
+     * Share of time.
+     *
+     * @param wanted place and role counted
+     * @param denominator place and role watched
+     */
+    Claim share(
+            String id,
+            Claim.Topic topic,
+            String template,
+            List<String> args,
+            BiPredicate<String, Role> wanted,
+            BiPredicate<String, Role> denominator) {
+        List<Evidence.Visit> places =
+                evidence.visits((place, role) -> denominator.test(place, role) && wanted.test(place, role));
+        Estimate e = PositionTimes.share(evidence, places, denominator);
+        if (evidence.filter().baseline()) {
+            e = e.against(
+                    baseline.share(wanted, denominator, evidence.athlete()), "average of the others in the library");
+        }
+        return new Claim(
+                id,
+                topic,
+                template,
+                args,
+                Claim.Unit.TIME_SHARE,
+                e,
+                null,
+                places.stream().map(p -> p.trial(true)).toList(),
+                null,
+                0,
+                List.of(),
+                null);
+    }
+
+    /**
+     * Events per ten minutes of exposure.
+     *
+     * @param counted places and roles in which they could have happened
+     * @return null without any exposure: there is no rate then
+     */
+    Claim rate(
+            String id,
+            Claim.Topic topic,
+            String template,
+            List<String> args,
+            List<Trial> events,
+            BiPredicate<String, Role> counted,
+            GammaPrior prior) {
+        Map<Evidence.Seen, long[]> exposure = evidence.time(counted);
+        Map<String, Integer> counts = new HashMap<>();
+        events.forEach(t -> counts.merge(t.tag().match(), 1, Integer::sum));
+        List<Rate.Exposed> matches = new ArrayList<>();
+        for (Evidence.Seen s : evidence.matches()) {
+            double ms = exposure.containsKey(s) ? exposure.get(s)[0] : 0;
+            if (ms > 0) {
+                matches.add(new Rate.Exposed(counts.getOrDefault(s.record().id(), 0), ms, s.weight()));
+            }
+        }
+        if (matches.isEmpty()) {
+            return null;
+        }
+        List<TagRef> tags = events.stream().map(Trial::tag).toList();
+        Estimate all = Rate.of(matches, prior, tags);
+        return new Claim(
+                id, topic, template, args, Claim.Unit.PER_TEN_MINUTES, all, null, events, null, 0, List.of(), null);
+    }
+
+    /** How often a technique is tried while it could be; null when it never could. */
+    Claim technique(String id, Claim.Topic topic, String template, Technique t, List<Trial> events) {
+        GammaPrior prior =
+                evidence.filter().baseline() ? baseline.rate(t.code(), evidence.athlete()) : GammaPrior.jeffreys();
+        return rate(
+                id,
+                topic,
+                template,
+                words(t.name()),
+                events,
+                (place, role) -> Baseline.possible(t, place, role),
+                prior);
+    }
+
+    /** The middle of some times; null without any. */
+    Claim time(String id, Claim.Topic topic, String template, List<String> args, List<Long> ms, List<Trial> trials) {
+        if (ms.isEmpty()) {
+            return null;
+        }
+        return new Claim(
+                id,
+                topic,
+                template,
+                args,
+                Claim.Unit.TIME,
+                Median.of(ms, trials),
+                null,
+                trials,
+                null,
+                0,
+                List.of(),
+                null);
+    }
+
+    /** Success with something less success without it; the dots are both, those with it first. */
+    Claim difference(
+            String id,
+            Claim.Topic topic,
+            String template,
+            List<String> args,
+            List<Trial> with,
+            List<Trial> without,
+            BetaPrior prior,
+            double rho) {
+        Estimate a = Proportion.of(with, prior, rho, stream(id));
+        Estimate b = Proportion.of(without, prior, rho, stream(id) + 1);
+        Difference d = Difference.of(a, b);
+        List<Trial> trials = new ArrayList<>(with);
+        trials.addAll(without);
+        Grade grade = d.grade();
+        List<String> words = new ArrayList<>(args);
+        for (Estimate e : List.of(a, b)) {
+            words.add(ClaimWriter.percent(e.mean()));
+            words.add(Long.toString((long) e.x()));
+            words.add(Long.toString((long) e.n()));
+        }
+        Estimate e = new Estimate(
+                a.x() + b.x(),
+                a.n() + b.n(),
+                a.raw() - b.raw(),
+                d.value(),
+                d.lo(),
+                d.hi(),
+                Estimate.LEVEL,
+                (int) trials.stream().map(t -> t.tag().match()).distinct().count(),
+                Math.min(a.effective(), b.effective()),
+                grade,
+                Double.NaN,
+                prior.source(),
+                null,
+                trials.stream().map(Trial::tag).toList());
+        return new Claim(id, topic, template, words, Claim.Unit.DIFFERENCE, e, null, trials, null, 0, List.of(), null);
+    }
+}

@@ -1,0 +1,33 @@
+package farglass.film.map;
+
+import farglass.time.ClockMap;
+import farglass.time.FilmTime;
+import farglass.time.Segment;
+import java.util.List;
+
+/**
+ * A clock map as the program sees it, to be accepted or corrected.
+ *
+ * @param segments in film order, without gaps
+ * @param shots moments at which the shot changes
+ * @param readings the clock over the film, one entry for each change; empty without a box
+ * @param down whether the clock counts down
+ */
+public record MapProposal(List<Part> segments, List<FilmTime> shots, List<ClockReading> readings, boolean down) {
+    /**
+     * A proposed segment.
+     *
+     * @param confidence 0..1: how much of it the clock, or for a replay the motion, bears out
+     */
+    public record Part(Segment segment, double confidence) {}
+
+    public MapProposal {
+        segments = List.copyOf(segments);
+        shots = List.copyOf(shots);
+        readings = List.copyOf(readings);
+    }
+
+    public ClockMap map() {
+        return ClockMap.of(segments.stream().map(Part::segment).toList());
+    }
+}
