@@ -1,7 +1,7 @@
 package farglass.cli;
 
-import farglass.matchup.Meeting;
-import farglass.matchup.Proposal;
+import farglass.matchup.advise.Meeting;
+import farglass.matchup.advise.Proposal;
 import farglass.plan.Assignment;
 import farglass.plan.Plan;
 import farglass.work.publish.PlanPublication;

@@ -1,10 +1,10 @@
 package farglass.cli;
 
 import farglass.match.PersonName;
-import farglass.matchup.Constraints;
-import farglass.matchup.Meeting;
-import farglass.matchup.MeetingWriter;
-import farglass.matchup.SolverSettings;
+import farglass.matchup.advise.Meeting;
+import farglass.matchup.advise.MeetingWriter;
+import farglass.matchup.solve.Constraints;
+import farglass.matchup.solve.SolverSettings;
 import farglass.rules.Ruleset;
 import farglass.tendency.LibraryIndex;
 import farglass.work.meeting.MeetingService;

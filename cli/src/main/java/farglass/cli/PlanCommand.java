@@ -1,9 +1,9 @@
 package farglass.cli;
 
-import farglass.matchup.Meeting;
-import farglass.matchup.MeetingSolution;
-import farglass.matchup.Proposal;
-import farglass.matchup.Uncertainty;
+import farglass.matchup.advise.Meeting;
+import farglass.matchup.advise.MeetingSolution;
+import farglass.matchup.advise.Proposal;
+import farglass.matchup.advise.Uncertainty;
 import farglass.store.json.ProposalJson;
 import java.time.Clock;
 import java.util.Map;

@@ -2,12 +2,12 @@ package farglass.cli;
 
 import farglass.match.MatchAthlete;
 import farglass.match.MatchRecord;
-import farglass.matchup.BackwardInduction;
-import farglass.matchup.FullSimulator;
-import farglass.matchup.Meeting;
-import farglass.matchup.Outcomes;
-import farglass.matchup.Policy;
-import farglass.matchup.Simulator;
+import farglass.matchup.advise.Meeting;
+import farglass.matchup.simulate.FullSimulator;
+import farglass.matchup.simulate.Outcomes;
+import farglass.matchup.simulate.Simulator;
+import farglass.matchup.solve.BackwardInduction;
+import farglass.matchup.solve.Policy;
 import farglass.store.WholeFile;
 import farglass.store.json.MatchJson;
 import java.io.IOException;

@@ -1,9 +1,9 @@
 package farglass.camp;
 
-import farglass.matchup.Constraints;
-import farglass.matchup.Correction;
-import farglass.matchup.Exit;
-import farglass.matchup.Meeting;
+import farglass.matchup.advise.Meeting;
+import farglass.matchup.model.Correction;
+import farglass.matchup.model.Exit;
+import farglass.matchup.solve.Constraints;
 import java.util.ArrayList;
 import java.util.List;
 import org.apache.commons.statistics.distribution.BetaDistribution;

@@ -1,7 +1,7 @@
 package farglass.camp;
 
-import farglass.matchup.Bracket;
-import farglass.matchup.ModelState;
+import farglass.matchup.advise.Bracket;
+import farglass.matchup.model.ModelState;
 import java.util.List;
 
 /**

@@ -6,7 +6,7 @@ import farglass.conduct.Compliance;
 import farglass.lexicon.Lexicon;
 import farglass.match.Corner;
 import farglass.match.MatchRecord;
-import farglass.matchup.Meeting;
+import farglass.matchup.advise.Meeting;
 import farglass.plan.Plan;
 import farglass.rules.Ruleset;
 import farglass.tendency.LibraryIndex;

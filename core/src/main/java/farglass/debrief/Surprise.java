@@ -2,10 +2,10 @@ package farglass.debrief;
 
 import farglass.match.Corner;
 import farglass.match.Tag;
-import farglass.matchup.Exit;
-import farglass.matchup.Model;
-import farglass.matchup.ModelState;
-import farglass.matchup.StateSpace;
+import farglass.matchup.model.Exit;
+import farglass.matchup.model.Model;
+import farglass.matchup.model.ModelState;
+import farglass.matchup.model.StateSpace;
 import farglass.tendency.MatchFacts;
 import java.util.ArrayList;
 import java.util.Comparator;

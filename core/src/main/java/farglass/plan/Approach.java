@@ -1,10 +1,10 @@
 package farglass.plan;
 
-import farglass.matchup.Constraints;
-import farglass.matchup.Correction;
-import farglass.matchup.Exit;
-import farglass.matchup.Option;
-import farglass.matchup.SolverSettings;
+import farglass.matchup.model.Correction;
+import farglass.matchup.model.Exit;
+import farglass.matchup.solve.Constraints;
+import farglass.matchup.solve.Option;
+import farglass.matchup.solve.SolverSettings;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
@@ -20,8 +20,8 @@ import java.util.Set;
  * @param forecasts frozen when the plan was settled, for scoring after the match
  */
 public record Approach(double emphasis, double pressing, Constraints wishes, List<Forecast> forecasts) {
-    public static final Approach USUAL =
-            new Approach(SolverSettings.USUAL.emphasis(), SolverSettings.USUAL.b(), Constraints.NONE, List.of());
+    public static final Approach USUAL = new Approach(
+            SolverSettings.USUAL.emphasis(), SolverSettings.USUAL.pressFactor(), Constraints.NONE, List.of());
 
     public Approach {
         forecasts = List.copyOf(forecasts);

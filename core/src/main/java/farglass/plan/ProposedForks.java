@@ -1,11 +1,11 @@
 package farglass.plan;
 
-import farglass.matchup.KnownGame;
-import farglass.matchup.Meeting;
-import farglass.matchup.MeetingWriter;
-import farglass.matchup.ModelState;
-import farglass.matchup.Option;
-import farglass.matchup.Proposal;
+import farglass.matchup.advise.Meeting;
+import farglass.matchup.advise.MeetingWriter;
+import farglass.matchup.advise.Proposal;
+import farglass.matchup.fit.KnownGame;
+import farglass.matchup.model.ModelState;
+import farglass.matchup.solve.Option;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.LinkedHashMap;

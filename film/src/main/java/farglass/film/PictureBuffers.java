@@ -14,6 +14,7 @@ final class PictureBuffers {
     /** Two films side by side, and one that is just being changed. */
     private static final int KEPT = 3;
 
+    /** Native memory that is taken again: the system gives it back late. One per process, as the memory is. */
     private static final Deque<ByteBuffer[]> SPARE = new ArrayDeque<>();
 
     private PictureBuffers() {}

@@ -1,8 +1,8 @@
 package farglass.print;
 
-import farglass.matchup.MeetingWriter;
-import farglass.matchup.Option;
-import farglass.matchup.Proposal;
+import farglass.matchup.advise.MeetingWriter;
+import farglass.matchup.advise.Proposal;
+import farglass.matchup.solve.Option;
 import farglass.type.Typeface;
 import java.awt.Color;
 import java.io.IOException;

@@ -4,11 +4,11 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatIOException;
 
 import farglass.lexicon.Lexicon;
-import farglass.matchup.Constraints;
-import farglass.matchup.Meeting;
-import farglass.matchup.MeetingWriter;
-import farglass.matchup.Proposal;
-import farglass.matchup.SolverSettings;
+import farglass.matchup.advise.Meeting;
+import farglass.matchup.advise.MeetingWriter;
+import farglass.matchup.advise.Proposal;
+import farglass.matchup.solve.Constraints;
+import farglass.matchup.solve.SolverSettings;
 import farglass.rules.Rulesets;
 import farglass.simulate.DemoLibrary;
 import farglass.tendency.Filter;

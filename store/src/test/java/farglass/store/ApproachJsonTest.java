@@ -3,10 +3,10 @@ package farglass.store;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
-import farglass.matchup.Correction;
-import farglass.matchup.Exit;
-import farglass.matchup.ModelState;
-import farglass.matchup.Option;
+import farglass.matchup.model.Correction;
+import farglass.matchup.model.Exit;
+import farglass.matchup.model.ModelState;
+import farglass.matchup.solve.Option;
 import farglass.plan.Approach;
 import farglass.plan.Assignment;
 import farglass.plan.Plan;

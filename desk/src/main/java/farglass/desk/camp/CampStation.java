@@ -8,7 +8,7 @@ import farglass.desk.shell.Pages;
 import farglass.desk.shell.Station;
 import farglass.desk.shell.Ui;
 import farglass.desk.shell.Words;
-import farglass.matchup.MeetingWriter;
+import farglass.matchup.advise.MeetingWriter;
 import farglass.work.publish.CampPublication;
 import java.io.File;
 import java.nio.file.Path;

@@ -7,7 +7,7 @@ import farglass.camp.SkillSetting;
 import farglass.desk.shell.Desk;
 import farglass.desk.shell.Ui;
 import farglass.desk.shell.Words;
-import farglass.matchup.MeetingWriter;
+import farglass.matchup.advise.MeetingWriter;
 import java.util.Locale;
 import java.util.function.Consumer;
 import java.util.stream.Collectors;

@@ -12,7 +12,7 @@ import farglass.desk.shell.Ui;
 import farglass.desk.shell.Words;
 import farglass.match.Coded;
 import farglass.match.PersonName;
-import farglass.matchup.MeetingWriter;
+import farglass.matchup.advise.MeetingWriter;
 import java.util.List;
 import java.util.Locale;
 import javafx.scene.layout.VBox;

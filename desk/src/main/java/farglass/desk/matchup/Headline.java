@@ -2,10 +2,10 @@ package farglass.desk.matchup;
 
 import farglass.desk.shell.Ui;
 import farglass.desk.shell.Words;
-import farglass.matchup.MeetingSolution;
-import farglass.matchup.MeetingWriter;
-import farglass.matchup.Proposal;
-import farglass.matchup.Uncertainty;
+import farglass.matchup.advise.MeetingSolution;
+import farglass.matchup.advise.MeetingWriter;
+import farglass.matchup.advise.Proposal;
+import farglass.matchup.advise.Uncertainty;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Label;

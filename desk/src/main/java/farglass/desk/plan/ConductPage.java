@@ -11,7 +11,7 @@ import farglass.desk.shell.Pages;
 import farglass.desk.shell.Ui;
 import farglass.desk.shell.Words;
 import farglass.match.MatchRecord;
-import farglass.matchup.MeetingWriter;
+import farglass.matchup.advise.MeetingWriter;
 import farglass.plan.Fork;
 import farglass.plan.Plan;
 import farglass.stats.Estimate;

@@ -5,7 +5,7 @@ import farglass.desk.matchup.MeetingModel;
 import farglass.desk.shell.Desk;
 import farglass.desk.shell.Ui;
 import farglass.desk.shell.Words;
-import farglass.matchup.Proposal;
+import farglass.matchup.advise.Proposal;
 import farglass.plan.Plan;
 import farglass.plan.ProposedForks;
 import java.util.List;

@@ -11,7 +11,7 @@ import javafx.scene.Scene;
 import javafx.scene.paint.Color;
 import javafx.scene.text.Font;
 
-/** Faces, colours and style sheet. */
+/** LoadedFaces, colours and style sheet. */
 public final class Look {
     public static final Color PAPER = Color.web("#F4EFE3");
     public static final Color SHEET = Color.web("#FCF9F1");
@@ -27,26 +27,33 @@ public final class Look {
     public static final String CONDENSED_MEDIUM = "Barlow Condensed Medium";
 
     private static final double FONT_SIZE = 14;
-    private static boolean loaded;
 
     private Look() {}
 
     /** Loads the shipped faces and sets the base theme; once per process. */
     public static void load() {
-        if (loaded) {
-            return;
+        if (!LoadedFaces.LOADED) {
+            throw new IllegalStateException("the typefaces are not loaded");
         }
-        loaded = true;
-        for (Typeface face : Typeface.values()) {
-            try (InputStream in = face.open()) {
-                if (Font.loadFont(in, FONT_SIZE) == null) {
-                    throw new IllegalStateException("typeface " + face + " cannot be loaded");
+    }
+
+    /** Loaded when it is first looked at. */
+    private static final class LoadedFaces {
+        static final boolean LOADED = all();
+
+        private static boolean all() {
+            for (Typeface face : Typeface.values()) {
+                try (InputStream in = face.open()) {
+                    if (Font.loadFont(in, FONT_SIZE) == null) {
+                        throw new IllegalStateException("typeface " + face + " cannot be loaded");
+                    }
+                } catch (IOException e) {
+                    throw new UncheckedIOException(e);
                 }
-            } catch (IOException e) {
-                throw new UncheckedIOException(e);
             }
+            Application.setUserAgentStylesheet(new PrimerLight().getUserAgentStylesheet());
+            return true;
         }
-        Application.setUserAgentStylesheet(new PrimerLight().getUserAgentStylesheet());
     }
 
     public static Scene scene(Parent root, double width, double height) {

@@ -1,11 +1,11 @@
 package farglass.store.json;
 
 import com.fasterxml.jackson.databind.JsonNode;
-import farglass.matchup.Constraints;
-import farglass.matchup.Correction;
-import farglass.matchup.Exit;
-import farglass.matchup.ModelState;
-import farglass.matchup.Option;
+import farglass.matchup.model.Correction;
+import farglass.matchup.model.Exit;
+import farglass.matchup.model.ModelState;
+import farglass.matchup.solve.Constraints;
+import farglass.matchup.solve.Option;
 import farglass.plan.Approach;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;

@@ -1,16 +1,16 @@
 package farglass.store.json;
 
-import farglass.matchup.Exit;
-import farglass.matchup.ForwardPass;
-import farglass.matchup.Meeting;
-import farglass.matchup.MeetingSolution;
-import farglass.matchup.MeetingWriter;
-import farglass.matchup.ModelState;
-import farglass.matchup.Option;
-import farglass.matchup.Proposal;
-import farglass.matchup.Region;
-import farglass.matchup.Solution;
-import farglass.matchup.Uncertainty;
+import farglass.matchup.advise.Meeting;
+import farglass.matchup.advise.MeetingSolution;
+import farglass.matchup.advise.MeetingWriter;
+import farglass.matchup.advise.Proposal;
+import farglass.matchup.advise.Uncertainty;
+import farglass.matchup.model.Exit;
+import farglass.matchup.model.ModelState;
+import farglass.matchup.solve.ForwardPass;
+import farglass.matchup.solve.Option;
+import farglass.matchup.solve.Region;
+import farglass.matchup.solve.Solution;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -55,11 +55,11 @@ public final class ProposalJson {
                 "settings",
                 Row.of(
                         "b",
-                        q.settings().b(),
+                        q.settings().pressFactor(),
                         "h1",
-                        q.settings().h1(),
+                        q.settings().holdOwnFactor(),
                         "h2",
-                        q.settings().h2()));
+                        q.settings().holdOtherFactor()));
         Uncertainty u = proposal.uncertainty();
         m.put("natural", win(solved.natural().win(), u == null ? null : u.natural()));
         m.put("planned", win(solved.planned().win(), u == null ? null : u.planned()));

@@ -4,7 +4,7 @@ import com.fasterxml.jackson.databind.JsonNode;
 import farglass.camp.Skill;
 import farglass.conduct.EventPattern;
 import farglass.debrief.Branch;
-import farglass.matchup.ModelState;
+import farglass.matchup.model.ModelState;
 import farglass.plan.Approach;
 import java.util.ArrayList;
 import java.util.Comparator;

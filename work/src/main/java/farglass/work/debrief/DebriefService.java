@@ -2,7 +2,7 @@ package farglass.work.debrief;
 
 import farglass.debrief.Debrief;
 import farglass.match.MatchRecord;
-import farglass.matchup.Meeting;
+import farglass.matchup.advise.Meeting;
 import farglass.plan.Assignment;
 import farglass.plan.Plan;
 import farglass.rules.Ruleset;

@@ -1,8 +1,8 @@
 package farglass.work.meeting;
 
-import farglass.matchup.Constraints;
-import farglass.matchup.Meeting;
-import farglass.matchup.SolverSettings;
+import farglass.matchup.advise.Meeting;
+import farglass.matchup.solve.Constraints;
+import farglass.matchup.solve.SolverSettings;
 import farglass.rules.Ruleset;
 import farglass.tendency.Filter;
 import farglass.tendency.LibraryIndex;

@@ -1,8 +1,8 @@
 package farglass.work.publish;
 
 import farglass.conduct.Clause;
-import farglass.matchup.MeetingWriter;
-import farglass.matchup.Proposal;
+import farglass.matchup.advise.MeetingWriter;
+import farglass.matchup.advise.Proposal;
 import farglass.plan.Assignment;
 import farglass.plan.Plan;
 import farglass.print.CornerCard;

@@ -4,9 +4,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import farglass.lexicon.Lexicon;
 import farglass.match.MatchRecord;
-import farglass.matchup.Constraints;
-import farglass.matchup.Meeting;
-import farglass.matchup.SolverSettings;
+import farglass.matchup.advise.Meeting;
+import farglass.matchup.solve.Constraints;
+import farglass.matchup.solve.SolverSettings;
 import farglass.rules.Rulesets;
 import farglass.simulate.DemoLibrary;
 import farglass.tendency.LibraryIndex;

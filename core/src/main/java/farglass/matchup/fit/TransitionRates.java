@@ -1,0 +1,501 @@
+package farglass.matchup.fit;
+
+import farglass.lexicon.Position;
+import farglass.lexicon.Technique;
+import farglass.match.Corner;
+import farglass.match.Tag;
+import farglass.matchup.model.Exit;
+import farglass.matchup.model.ModelState;
+import farglass.matchup.model.Payoffs;
+import farglass.matchup.model.StateSpace;
+import farglass.phrase.Arrival;
+import farglass.rules.Ruleset;
+import farglass.tendency.Filter;
+import farglass.tendency.LibraryIndex;
+import farglass.time.MatchTime;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.TreeMap;
+import java.util.TreeSet;
+import java.util.concurrent.ConcurrentHashMap;
+import org.apache.commons.rng.UniformRandomProvider;
+import org.apache.commons.rng.sampling.distribution.AhrensDieterMarsagliaTsangGammaSampler;
+import org.apache.commons.rng.sampling.distribution.ZigguratSampler;
+
+/**
+ * All ways out of all places for two athletes, as best known and as draws of what may be true.
+ *
+ * <p>The rate of a family is its usual rate in the place times exp(acting + facing effect) ({@link TwoWayFit}); it is shared
+ * among techniques by the athlete's own mix, which leans on what is usual there and on what he prefers elsewhere. Success is
+ * the technique's usual chance moved by the same kind of effects.
+ */
+public final class TransitionRates {
+    /** Athletes whose effects are fitted; the rest count toward what is usual only. */
+    private static final int FITTED = 110;
+    /** Rounds in which effects and usual rates are fitted in turn. */
+    private static final int TURNS = 2;
+    /** Tries that the expected mix weighs beside those counted in the place. */
+    private static final double MIX = 6;
+    /** Tries that an athlete's liking for a technique is held back by. */
+    private static final double LIKING = 2;
+    /** Rarer than once in half an hour is left out. */
+    private static final double RARE = 0.03;
+    /** Places a success may lead to; the rest is shared among them. */
+    private static final int TARGETS = 3;
+    /** Own tries from which on a rate counts as the athlete's own. */
+    private static final double OWN = 3;
+
+    private final StateSpace groups;
+    private final Observed observed;
+    private final PooledRates usual;
+    private final Ruleset rules;
+    private final String us;
+    private final String them;
+    private final Payoffs payoffs;
+    private final Map<String, Integer> numbers = new LinkedHashMap<>();
+    private final Map<String, TwoWayFit> rates = new TreeMap<>();
+    private final Map<String, TwoWayFit> chances = new TreeMap<>();
+    private final Map<Boolean, Observed.Book> own = new HashMap<>();
+    private final Map<Boolean, Map<String, Double>> liking = new HashMap<>();
+    private final Map<String, double[]> nearCounts = new ConcurrentHashMap<>();
+    private final Map<String, Map<ModelState, Double>> usualTargets = new ConcurrentHashMap<>();
+
+    public TransitionRates(
+            LibraryIndex index,
+            String us,
+            String them,
+            Ruleset rules,
+            Filter filter,
+            LocalDate asOf,
+            StateSpace groups,
+            Payoffs payoffs) {
+        this.groups = groups;
+        this.rules = rules;
+        this.us = us;
+        this.them = them;
+        this.payoffs = payoffs;
+        this.observed = Observed.of(index, filter, asOf, groups);
+        this.usual = new PooledRates(observed, groups);
+        own.put(true, observed.whole(us));
+        own.put(false, observed.whole(them));
+        number();
+        usual.weigh((pair, family) -> 1);
+        for (int turn = 0; turn < TURNS; turn++) {
+            usual.families().forEach(f -> rates.put(f, fitRate(f)));
+            usual.weigh((pair, family) -> Math.exp(effect(rates.get(family), pair.acting(), pair.facing())));
+        }
+        usual.families().forEach(f -> chances.put(f, fitChance(f)));
+        liking.put(true, liking(own.get(true)));
+        liking.put(false, liking(own.get(false)));
+    }
+
+    /** By technique, how much more often an athlete chooses it within its family than is usual where he was. */
+    private Map<String, Double> liking(Observed.Book book) {
+        Map<String, Double> expected = new TreeMap<>();
+        Map<String, Double> counted = new TreeMap<>();
+        book.tries.forEach((place, byName) -> {
+            Map<String, Double> ofFamily = new TreeMap<>();
+            byName.forEach((technique, t) -> {
+                ofFamily.merge(observed.family(technique), t.all, Double::sum);
+                counted.merge(technique, t.all, Double::sum);
+            });
+            ofFamily.forEach((family, n) ->
+                    usual.shares(place, family).forEach((t, share) -> expected.merge(t, n * share, Double::sum)));
+        });
+        Map<String, Double> likings = new TreeMap<>();
+        expected.forEach((t, e) -> likings.put(t, (counted.getOrDefault(t, 0.0) + LIKING) / (e + LIKING)));
+        return likings;
+    }
+
+    /** The two of them and those with most matches. */
+    private void number() {
+        List<String> order = new ArrayList<>(observed.matches.keySet());
+        order.sort((a, b) -> Integer.compare(observed.matches.get(b), observed.matches.get(a)));
+        order.removeAll(List.of(us, them));
+        order.addAll(0, List.of(us, them));
+        order.stream().filter(observed.matches::containsKey).limit(FITTED).forEach(a -> numbers.put(a, numbers.size()));
+    }
+
+    private int number(String athlete) {
+        return numbers.getOrDefault(athlete, -1);
+    }
+
+    private double effect(TwoWayFit fit, String acting, String facing) {
+        return fit.effect(number(acting), number(facing));
+    }
+
+    private TwoWayFit fitRate(String family) {
+        List<TwoWayFit.Seen> seen = new ArrayList<>();
+        observed.books.forEach((pair, book) -> {
+            double expected = 0;
+            double y = 0;
+            for (Map.Entry<ModelState, Double> e : book.minutes.entrySet()) {
+                expected += e.getValue() * usual.rate(e.getKey(), family);
+            }
+            for (Map<String, Observed.Tries> byName : book.tries.values()) {
+                for (Map.Entry<String, Observed.Tries> e : byName.entrySet()) {
+                    y += observed.family(e.getKey()).equals(family) ? e.getValue().all : 0;
+                }
+            }
+            if (expected > 0 && number(pair.acting()) >= 0 && number(pair.facing()) >= 0) {
+                seen.add(new TwoWayFit.Seen(number(pair.acting()), number(pair.facing()), y, expected, 0));
+            }
+        });
+        return TwoWayFit.of(TwoWayFit.Kind.RATE, numbers.size(), seen);
+    }
+
+    private TwoWayFit fitChance(String family) {
+        List<TwoWayFit.Seen> seen = new ArrayList<>();
+        observed.books.forEach((pair, book) -> {
+            Map<String, double[]> sums = new TreeMap<>();
+            book.tries
+                    .values()
+                    .forEach(byName -> byName.forEach((technique, t) -> {
+                        if (observed.family(technique).equals(family) && t.decided > 0) {
+                            double[] s = sums.computeIfAbsent(technique, k -> new double[2]);
+                            s[0] += t.worked;
+                            s[1] += t.decided;
+                        }
+                    }));
+            if (number(pair.acting()) >= 0 && number(pair.facing()) >= 0) {
+                sums.forEach((technique, s) -> {
+                    double[] ab = usual.chance(technique);
+                    seen.add(new TwoWayFit.Seen(
+                            number(pair.acting()), number(pair.facing()), s[0], s[1], Math.log(ab[0] / ab[1])));
+                });
+            }
+        });
+        return TwoWayFit.of(TwoWayFit.Kind.CHANCE, numbers.size(), seen);
+    }
+
+    /** Matches that count of one of them. */
+    public int matches(boolean ours) {
+        return observed.matches.getOrDefault(ours ? us : them, 0);
+    }
+
+    /** What others tried against one of the two in a place, as our athlete sees it: worked, decided. */
+    public double[] faced(ModelState place, boolean ours, String technique) {
+        String facing = ours ? them : us;
+        String self = ours ? us : them;
+        double[] sum = new double[2];
+        observed.books.forEach((pair, book) -> {
+            if (pair.facing().equals(facing) && !pair.acting().equals(self)) {
+                Observed.Tries t = book.tries
+                        .getOrDefault((ours ? place : place.mirrored()).paid(false), Map.of())
+                        .get(technique);
+                sum[0] += t == null ? 0 : t.worked;
+                sum[1] += t == null ? 0 : t.decided;
+            }
+        });
+        return sum;
+    }
+
+    /** Weighted minutes of film of one of the two in every place, as that athlete sees it. */
+    public Map<ModelState, Double> minutes(boolean ours) {
+        return Collections.unmodifiableMap(book(ours).minutes);
+    }
+
+    Observed.Book book(boolean ours) {
+        return own.get(ours);
+    }
+
+    /** Places by how long anybody was in them, those of the two weighing more; as our athlete sees them. */
+    public List<ModelState> places(int most) {
+        Map<ModelState, Double> weight = new TreeMap<>();
+        double whole = 0;
+        for (double m : usual.all().minutes.values()) {
+            whole += m;
+        }
+        double all = Math.max(whole, 1e-9);
+        usual.all().minutes.forEach((p, m) -> weight.merge(p, m / all, Double::sum));
+        for (boolean ours : new boolean[] {true, false}) {
+            Observed.Book b = own.get(ours);
+            double sum = Math.max(
+                    1e-9, b.minutes.values().stream().mapToDouble(x -> x).sum());
+            b.minutes.forEach((p, m) -> weight.merge(ours ? p : p.mirrored(), m / sum, Double::sum));
+        }
+        List<ModelState> order = new ArrayList<>(weight.keySet());
+        order.removeIf(ModelState.START::equals);
+        order.sort((a, b) -> Double.compare(weight.get(b), weight.get(a)));
+        List<ModelState> kept = new ArrayList<>(List.of(ModelState.START));
+        order.stream().limit(most - 1L).forEach(kept::add);
+        return kept;
+    }
+
+    /** The ways out as best known. */
+    public List<Exit> exits(List<ModelState> places) {
+        return new Drawing(null).exits(places);
+    }
+
+    /** The ways out as they may truly be: one draw from what is known. */
+    public List<Exit> draw(List<ModelState> places, UniformRandomProvider rng) {
+        return new Drawing(rng).exits(places);
+    }
+
+    /** One reading of all figures; without a source of chance every figure is its mean. */
+    private final class Drawing {
+        private final UniformRandomProvider rng;
+        private final ZigguratSampler.NormalizedGaussian normal;
+        private final Map<String, double[]> rateEffects = new HashMap<>();
+        private final Map<String, double[]> chanceEffects = new HashMap<>();
+        private final Map<String, Double> usualChance = new HashMap<>();
+        private final Map<String, Double> held = new HashMap<>();
+
+        Drawing(UniformRandomProvider rng) {
+            this.rng = rng;
+            this.normal = rng == null ? null : ZigguratSampler.NormalizedGaussian.of(rng);
+            for (String f : usual.families()) {
+                rateEffects.put(f, effects(rates.get(f)));
+                chanceEffects.put(f, effects(chances.get(f)));
+                double[] h = observed.held.getOrDefault(f, new double[2]);
+                held.put(f, beta(h[0] + 3, h[1] - h[0] + 1));
+            }
+        }
+
+        /** Effects of ours against theirs and of theirs against ours, drawn together. */
+        private double[] effects(TwoWayFit fit) {
+            int a = number(us);
+            int b = number(them);
+            double[] mean = {fit.effect(a, b), fit.effect(b, a)};
+            if (rng == null) {
+                return mean;
+            }
+            double[] v = fit.covariance(a, b, b, a);
+            double[] z = new Cholesky(new double[][] {{v[0] + 1e-12, v[1]}, {v[1], v[2] + 1e-12}}).times(new double[] {
+                normal.sample(), normal.sample()
+            });
+            return new double[] {mean[0] + z[0], mean[1] + z[1]};
+        }
+
+        private double gamma(double shape, double rate) {
+            return rng == null || shape <= 0
+                    ? shape / rate
+                    : AhrensDieterMarsagliaTsangGammaSampler.of(rng, shape, 1 / rate)
+                            .sample();
+        }
+
+        private double beta(double a, double b) {
+            if (rng == null) {
+                return a / (a + b);
+            }
+            double x = gamma(a, 1);
+            return x / (x + gamma(b, 1));
+        }
+
+        List<Exit> exits(List<ModelState> places) {
+            List<Exit> found = new ArrayList<>();
+            for (ModelState p : places) {
+                for (String family : usual.families()) {
+                    found.addAll(exits(p, true, family));
+                    found.addAll(exits(p, false, family));
+                }
+                drift(p, found);
+            }
+            return found;
+        }
+
+        private List<Exit> exits(ModelState place, boolean ours, String family) {
+            ModelState acting = ours ? place : place.mirrored();
+            Map<String, Double> shares = usual.shares(acting, family);
+            if (shares.isEmpty()) {
+                return List.of();
+            }
+            double lent = PooledRates.MINUTES * usual.familyRate(acting, family);
+            double base =
+                    gamma(usual.tries(acting, family) + lent, usual.minutes(acting, family) + PooledRates.MINUTES);
+            double rate = base * Math.exp(rateEffects.get(family)[ours ? 0 : 1]);
+            List<Exit> exits = new ArrayList<>();
+            mix(acting, ours, shares).forEach((technique, share) -> {
+                boolean allowed = !rules.restricted().contains(technique);
+                if (allowed && rate * share >= RARE) {
+                    exits.add(exit(place, acting, ours, technique, family, rate * share));
+                }
+            });
+            return exits;
+        }
+
+        /** An athlete's shares of the techniques of a family in a place. */
+        private Map<String, Double> mix(ModelState acting, boolean ours, Map<String, Double> shares) {
+            Map<String, Double> likings = liking.get(ours);
+            Map<String, Double> prior = new TreeMap<>();
+            double sum = 0;
+            for (Map.Entry<String, Double> e : shares.entrySet()) {
+                double liked = likings.getOrDefault(e.getKey(), 1.0);
+                prior.put(e.getKey(), e.getValue() * liked);
+                sum += e.getValue() * liked;
+            }
+            double total = sum;
+            Map<String, Observed.Tries> here = own.get(ours).tries.getOrDefault(acting, Map.of());
+            Map<String, Double> drawn = new TreeMap<>();
+            double all = 0;
+            for (Map.Entry<String, Double> e : prior.entrySet()) {
+                double n = here.containsKey(e.getKey()) ? here.get(e.getKey()).all : 0;
+                double x = gamma(MIX * e.getValue() / total + n, 1);
+                drawn.put(e.getKey(), x);
+                all += x;
+            }
+            double whole = all;
+            drawn.replaceAll((t, x) -> x / whole);
+            return drawn;
+        }
+
+        private Exit exit(
+                ModelState place, ModelState acting, boolean ours, String technique, String family, double rate) {
+            double usually = usualChance.computeIfAbsent(technique, t -> {
+                double[] ab = usual.chance(t);
+                return beta(ab[0], ab[1]);
+            });
+            double odds = Math.log(usually / (1 - usually)) + chanceEffects.get(family)[ours ? 0 : 1];
+            Observed.Book book = own.get(ours);
+            Observed.Tries seen = book.tries.getOrDefault(acting, Map.of()).get(technique);
+            Exit.Basis basis = seen == null
+                    ? new Exit.Basis(book.minutes.getOrDefault(acting, 0.0), 0, 0, 0, List.of())
+                    : new Exit.Basis(
+                            book.minutes.getOrDefault(acting, 0.0), seen.all, seen.decided, seen.worked, seen.tags);
+            return new Exit(
+                    place,
+                    ours,
+                    technique,
+                    family,
+                    rate,
+                    1 / (1 + Math.exp(-odds)),
+                    held.get(family),
+                    near(technique, family),
+                    family.equals("submission") ? Map.of() : targets(acting, ours, technique),
+                    source(ours, family, basis),
+                    basis);
+        }
+
+        private Exit.Source source(boolean ours, String family, Exit.Basis basis) {
+            if (basis.tries() >= OWN) {
+                return Exit.Source.OWN;
+            }
+            boolean elsewhere = own.get(ours).tries.values().stream()
+                    .anyMatch(m ->
+                            m.keySet().stream().anyMatch(t -> observed.family(t).equals(family)));
+            return elsewhere ? Exit.Source.FAMILY : Exit.Source.LIBRARY;
+        }
+
+        private double near(String technique, String family) {
+            if (payoffs.nearFrom(family) > 4) {
+                return 0;
+            }
+            double[] n = nearCounts.computeIfAbsent(technique, t -> nearCounts(t, payoffs.nearFrom(family)));
+            return beta(n[0] + 0.5, n[1] + 2);
+        }
+
+        /** Places reached: the athlete's own, and what is usual by the weight of a few. */
+        private Map<ModelState, Double> targets(ModelState acting, boolean ours, String technique) {
+            Map<ModelState, Double> sum =
+                    new TreeMap<>(usualTargets.computeIfAbsent(technique, TransitionRates.this::usualTargets));
+            observed.reached
+                    .getOrDefault(ours ? us : them, Map.of())
+                    .getOrDefault(technique, Map.of())
+                    .forEach((p, n) -> sum.merge(p, n, Double::sum));
+            sum.remove(acting);
+            Map<ModelState, Double> seen = new TreeMap<>();
+            sum.forEach((p, n) -> seen.put(ours ? p : p.mirrored(), n));
+            return most(seen);
+        }
+
+        private Map<ModelState, Double> most(Map<ModelState, Double> seen) {
+            List<ModelState> order = new ArrayList<>(seen.keySet());
+            order.sort((a, b) -> Double.compare(seen.get(b), seen.get(a)));
+            Map<ModelState, Double> kept = new TreeMap<>();
+            double sum = 0;
+            for (ModelState p : order.subList(0, Math.min(TARGETS, order.size()))) {
+                sum += seen.get(p);
+            }
+            for (ModelState p : order.subList(0, Math.min(TARGETS, order.size()))) {
+                kept.put(p, seen.get(p) / sum);
+            }
+            return kept;
+        }
+
+        private void drift(ModelState place, List<Exit> found) {
+            Map<ModelState, Double> to = new TreeMap<>(observed.drift.getOrDefault(place, Map.of()));
+            double n = to.values().stream().mapToDouble(x -> x).sum();
+            double m = usual.all().minutes.getOrDefault(place, 0.0);
+            if (n > 0 && m > 0) {
+                found.add(new Exit(
+                        place,
+                        false,
+                        null,
+                        "",
+                        gamma(n, m + PooledRates.MINUTES / 2),
+                        1,
+                        1,
+                        0,
+                        most(to),
+                        Exit.Source.LIBRARY,
+                        Exit.Basis.NONE));
+            }
+        }
+    }
+
+    /** [near, not near] of the attempts that failed. */
+    private double[] nearCounts(String technique, int from) {
+        double[] n = new double[2];
+        for (Map<String, Observed.Tries> byName : usual.all().tries.values()) {
+            Observed.Tries t = byName.get(technique);
+            for (int level = 0; t != null && level < t.failedAt.length; level++) {
+                n[level >= from ? 0 : 1] += t.failedAt[level];
+            }
+        }
+        return n;
+    }
+
+    /** Where anybody's success led, by the weight of a few tries. */
+    private Map<ModelState, Double> usualTargets(String technique) {
+        Map<ModelState, Double> sum = new TreeMap<>();
+        observed.reached
+                .values()
+                .forEach(byTechnique ->
+                        byTechnique.getOrDefault(technique, Map.of()).forEach((p, n) -> sum.merge(p, n, Double::sum)));
+        if (sum.isEmpty()) {
+            return byLexicon(technique);
+        }
+        double total = sum.values().stream().mapToDouble(x -> x).sum();
+        sum.replaceAll((p, n) -> PooledRates.TRIES * n / total);
+        return sum;
+    }
+
+    /** Where a technique that nobody was seen to complete usually leads, most usual first. */
+    private Map<ModelState, Double> byLexicon(String technique) {
+        Map<ModelState, Double> to = new TreeMap<>();
+        groups.lexicon().technique(technique).ifPresent(t -> {
+            double weight = PooledRates.TRIES;
+            for (String code : t.to()) {
+                Position target = groups.lexicon().position(code).orElseThrow();
+                Tag.Position there = Arrival.of(MatchTime.ZERO, t, Corner.A, target);
+                Corner ahead = there.guard() != null ? there.guard().other() : there.holder();
+                int standing = ahead == null ? 0 : ahead == Corner.A ? 1 : -1;
+                to.put(ModelState.of(groups.of(code), standing), weight);
+                weight /= 2;
+            }
+        });
+        return to;
+    }
+
+    /** Techniques a ruleset does not allow that the two were seen to use. */
+    public Set<String> forbidden() {
+        Set<String> found = new TreeSet<>();
+        own.values()
+                .forEach(b -> b.tries
+                        .values()
+                        .forEach(byName -> byName.keySet().stream()
+                                .filter(rules.restricted()::contains)
+                                .map(t -> groups.lexicon()
+                                        .technique(t)
+                                        .map(Technique::name)
+                                        .orElse(t))
+                                .forEach(found::add)));
+        return found;
+    }
+}

@@ -1,0 +1,5 @@
+/**
+ * Matches played at random from the model, plain or scored by the rules engine, to check what was solved. Entry points {@link
+ * farglass.matchup.simulate.Simulator}, {@link farglass.matchup.simulate.FullSimulator}; uses {@code matchup.solve}.
+ */
+package farglass.matchup.simulate;

@@ -1,0 +1,87 @@
+package farglass.matchup.solve;
+
+import farglass.matchup.model.ModelState;
+
+/** Which option is taken in every cell at every step. */
+public final class Policy {
+    private final byte[][] option;
+
+    Policy(BackwardInduction p) {
+        option = new byte[p.steps()][p.model().states().size() * p.grid.perPlace()];
+    }
+
+    private Policy(byte[][] option) {
+        this.option = option;
+    }
+
+    public int get(int step, int cell) {
+        return option[step][cell];
+    }
+
+    void set(int step, int cell, byte value) {
+        option[step][cell] = value;
+    }
+
+    /** Takes a choice back wherever it was made. */
+    public void clear(BackwardInduction p, Choice c) {
+        int s = p.model().indexOf(c.place());
+        int x = p.own[s].indexOf(c.option());
+        for (int step = 0; step < option.length; step++) {
+            if (p.partOf(step) != c.region().part()) {
+                continue;
+            }
+            for (int k = 0; k < p.grid.calls; k++) {
+                for (int a = -p.grid.advantages; a <= p.grid.advantages; a++) {
+                    for (int points = -p.grid.points; points <= p.grid.points; points++) {
+                        int cell = p.grid.cell(s, k, a, points);
+                        if (option[step][cell] == x
+                                && Region.Lead.of(points, a) == c.region().lead()) {
+                            option[step][cell] = 0;
+                        }
+                    }
+                }
+            }
+        }
+    }
+
+    /** The same policy for another programme with the same steps; options that it lacks become the natural mix. */
+    public Policy over(BackwardInduction from, BackwardInduction to) {
+        Policy carried = new Policy(to);
+        for (int s = 0; s < to.model().states().size(); s++) {
+            ModelState p = to.model().states().get(s);
+            int old = from.model().indexOf(p);
+            old = old < 0 ? from.model().indexOf(p.paid(false)) : old;
+            if (old < 0) {
+                continue;
+            }
+            byte[] options = new byte[from.own[old].size()];
+            for (int x = 0; x < options.length; x++) {
+                options[x] = (byte) Math.max(0, to.own[s].indexOf(from.own[old].options.get(x)));
+            }
+            carried.copy(this, from.grid, old, to.grid, s, options);
+        }
+        return carried;
+    }
+
+    private void copy(Policy from, Grid oldGrid, int old, Grid grid, int s, byte[] options) {
+        for (int k = 0; k < grid.calls; k++) {
+            for (int a = -grid.advantages; a <= grid.advantages; a++) {
+                int here = grid.cell(s, k, a, -grid.points);
+                int there = oldGrid.cell(old, k, a, -grid.points);
+                for (int step = 0; step < option.length; step++) {
+                    for (int i = 0; i < grid.width; i++) {
+                        option[step][here + i] = options[from.option[step][there + i]];
+                    }
+                }
+            }
+        }
+    }
+
+    public Policy copy() {
+        byte[][] c = new byte[option.length][];
+        for (int i = 0; i < c.length; i++) {
+            c[i] = option[i].clone();
+        }
+        return new Policy(c);
+    }
+}

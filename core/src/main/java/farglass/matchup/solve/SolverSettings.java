@@ -1,0 +1,52 @@
+package farglass.matchup.solve;
+
+/**
+ * How hard an athlete can lean on one thing.
+ *
+ * @param pressFactor factor on the rate of an action that is pressed, at least 1
+ * @param holdOwnFactor factor on the own rates while holding, 0..1
+ * @param holdOtherFactor factor on the other's rates while one holds, 0..1
+ * @param emphasis 0 keeps the own habits, 1 does whatever beats this opponent
+ * @param stepMs length of a step of the programme, positive
+ */
+public record SolverSettings(
+        double pressFactor, double holdOwnFactor, double holdOtherFactor, double emphasis, long stepMs) {
+    public static final SolverSettings USUAL = new SolverSettings(1.25, 0.35, 0.7, 0.5, 5000);
+    private static final long COARSE_MS = 12_000;
+    private static final double SCALE = 0.05;
+    private static final double LEAST = 0.01;
+
+    public SolverSettings {
+        if (!(pressFactor >= 1 && pressFactor <= 3)) {
+            throw new IllegalArgumentException("pressing (" + pressFactor + ") must lie in 1..3");
+        }
+        if (!(holdOwnFactor >= 0 && holdOwnFactor <= 1 && holdOtherFactor >= 0 && holdOtherFactor <= 1)) {
+            throw new IllegalArgumentException(
+                    "holding (" + holdOwnFactor + ", " + holdOtherFactor + ") must lie in 0..1");
+        }
+        if (!(emphasis >= 0 && emphasis <= 1)) {
+            throw new IllegalArgumentException("emphasis (" + emphasis + ") must lie in 0..1");
+        }
+        if (stepMs <= 0) {
+            throw new IllegalArgumentException("step (" + stepMs + " ms) must be positive");
+        }
+    }
+
+    public SolverSettings emphasis(double e) {
+        return new SolverSettings(pressFactor, holdOwnFactor, holdOtherFactor, e, stepMs);
+    }
+
+    public SolverSettings pressing(double factor) {
+        return new SolverSettings(factor, holdOwnFactor, holdOtherFactor, emphasis, stepMs);
+    }
+
+    /** Longer steps, for what is worked out many times: the win chance moves by less than a thousandth. */
+    public SolverSettings coarse() {
+        return new SolverSettings(pressFactor, holdOwnFactor, holdOtherFactor, emphasis, Math.max(stepMs, COARSE_MS));
+    }
+
+    /** Win chance that leaving the own habits by one nat a minute must at least bring; 0 at full emphasis. */
+    double price() {
+        return SCALE * (1 - emphasis) / Math.max(emphasis, LEAST);
+    }
+}

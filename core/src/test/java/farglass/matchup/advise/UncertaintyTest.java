@@ -1,0 +1,58 @@
+package farglass.matchup.advise;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import farglass.matchup.simulate.Small;
+import farglass.matchup.solve.BackwardInduction;
+import farglass.matchup.solve.Choice;
+import farglass.matchup.solve.Constraints;
+import farglass.matchup.solve.Option;
+import farglass.matchup.solve.SolverSettings;
+import java.util.List;
+import java.util.concurrent.atomic.AtomicReference;
+import org.junit.jupiter.api.Test;
+
+class UncertaintyTest {
+    @Test
+    void anIntervalHoldsItsMeanAndWeakAdviceIsTakenBack() {
+        Meeting m = Small.demo("brisa-tolendt", "submission-only", SolverSettings.USUAL.emphasis(1), Constraints.NONE);
+        AtomicReference<Double> progress = new AtomicReference<>(0.0);
+        Uncertainty u = Uncertainty.of(m, 60, 30, 3, x -> progress.accumulateAndGet(x, Math::max), () -> false);
+        assertThat(progress.get()).isEqualTo(1.0);
+        for (Uncertainty.Range r : List.of(u.natural(), u.planned(), u.gain())) {
+            assertThat(r.mean()).isBetween(r.lo(), r.hi());
+        }
+        assertThat(u.gain().lo()).as("a plan of surely helpful advice helps").isPositive();
+        assertThat(u.natural().hi() - u.natural().lo()).isBetween(0.02, 0.6);
+        assertThat(u.advice()).allSatisfy(a -> {
+            assertThat(a.stays()).isBetween(0.0, 1.0);
+            assertThat(a.helps()).isGreaterThanOrEqualTo(a.stays() - 1e-9);
+        });
+        assertThat(u.advice()).anyMatch(Uncertainty.Advice::kept).anyMatch(a -> !a.kept());
+        BackwardInduction p =
+                new BackwardInduction(m.model(), m.question().settings().coarse());
+        for (Uncertainty.Advice a : u.advice()) {
+            Choice c = a.choice();
+            int cell = p.grid().cell(p.model().indexOf(c.place()), 0, c.advantages(), c.points());
+            int x = u.policy().get(p.stepAt(c.ms()), cell);
+            assertThat(p.options(p.model().indexOf(c.place())).options().get(x))
+                    .isEqualTo(a.kept() ? c.option() : Option.NATURAL);
+        }
+        assertThat(Uncertainty.of(m, 60, 30, 3, x -> {}, () -> false).natural()).isEqualTo(u.natural());
+    }
+
+    @Test
+    void itStopsWhenAsked() {
+        Meeting m = Small.demo("brisa-tolendt", "submission-only");
+        assertThat(Uncertainty.of(m, 1, x -> {}, () -> true)).isNull();
+    }
+
+    @Test
+    void withTooLittleFilmThereIsNoPlan() {
+        Meeting m = Small.demo("nobody", "points-gi");
+        assertThat(m.enough()).isFalse();
+        assertThat(m.matches(false)).isZero();
+        assertThatThrownBy(m::solve).isInstanceOf(IllegalStateException.class).hasMessageContaining("too few");
+    }
+}
