@@ -14,7 +14,7 @@ import java.util.List;
  *
  * @param us the corner whose conduct is asked about
  */
-record Watched(MatchRecord record, PositionLine line, Corner us, Lexicon lexicon) {
+public record Watched(MatchRecord record, PositionLine line, Corner us, Lexicon lexicon) {
     static Watched of(MatchRecord record, Corner us, Lexicon lexicon) {
         return new Watched(record, PositionLine.of(record, lexicon), us, lexicon);
     }

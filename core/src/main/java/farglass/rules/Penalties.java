@@ -46,7 +46,7 @@ final class Penalties {
 
     private void penalise(Tag.Call c, int number, List<PenaltyEffect> ladder, int tag) {
         PenaltyEffect effect =
-                ladder.isEmpty() ? PenaltyEffect.WARNING : ladder.get(Math.min(number, ladder.size()) - 1);
+                ladder.isEmpty() ? new PenaltyEffect.Warning() : ladder.get(Math.min(number, ladder.size()) - 1);
         penalties.add(new Penalty(c.t(), c.who(), number, effect, tag));
         String why = "penalty " + number + " of the other";
         if (effect.advantages() > 0) {

@@ -6,13 +6,6 @@ import java.util.regex.Pattern;
 
 /** What a penalty does. */
 public sealed interface PenaltyEffect {
-    /** A warning only. */
-    PenaltyEffect WARNING = new Warning();
-    /** An advantage to the other. */
-    PenaltyEffect ADVANTAGE = new Advantage();
-    /** The match is lost. */
-    PenaltyEffect LOSS = new Loss();
-
     /** Nothing but a warning. */
     record Warning() implements PenaltyEffect {
         @Override
@@ -74,9 +67,9 @@ public sealed interface PenaltyEffect {
             return Optional.of(new Points(Integer.parseInt(points.group(1))));
         }
         return switch (code) {
-            case "warning" -> Optional.of(WARNING);
-            case "advantage" -> Optional.of(ADVANTAGE);
-            case "loss" -> Optional.of(LOSS);
+            case "warning" -> Optional.of(new Warning());
+            case "advantage" -> Optional.of(new Advantage());
+            case "loss" -> Optional.of(new Loss());
             default -> Optional.empty();
         };
     }

@@ -9,6 +9,9 @@ import java.util.List;
 public final class TalkRecorder {
     private final List<Talk.Shown> shown = new ArrayList<>();
 
+    /** Begins with nothing taken. */
+    public TalkRecorder() {}
+
     /** What is on screen now; nothing new is nothing taken. Times that go back are taken as the latest one. */
     public void shows(long atMs, FilmTime film, List<Drawing.Mark> marks) {
         Talk.Shown last = shown.isEmpty() ? null : shown.get(shown.size() - 1);

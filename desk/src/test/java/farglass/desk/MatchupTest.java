@@ -117,7 +117,7 @@ class MatchupTest extends DeskDriver {
         fire("#station-plan", "Take this tree over");
         await("it is ours now", () -> desk.plan().get().openings().size() == 1);
         onFx(() -> {
-            ((PlanStation) shell.station(5)).writeCard(folder.resolve("card.pdf"));
+            ((PlanStation) shell.station(5)).papers().writeCard(folder.resolve("card.pdf"));
             return null;
         });
         await("a card for the corner", () -> Files.exists(folder.resolve("card.pdf")));

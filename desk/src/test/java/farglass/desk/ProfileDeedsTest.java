@@ -190,7 +190,7 @@ class ProfileDeedsTest extends DeskDriver {
     void theDossierSheetKeepsPinnedClaimsWhereThereAreAny() throws Exception {
         Claim third = station.claims().get(2);
         onFx(() -> {
-            station.pin(third);
+            station.actions().pin(third);
             return null;
         });
         press(KeyCode.ALT, KeyCode.H);

@@ -74,7 +74,7 @@ class ProfilePagesTest extends DeskDriver {
     void aDoubtWithItsReasonMovesTheClaimToTheEndAndUndoTakesItBack() throws Exception {
         Claim first = station.claims().get(0);
         onFx(() -> {
-            station.judge(first);
+            station.actions().judge(first);
             return null;
         });
         onFx(() -> {

@@ -178,7 +178,7 @@ class StationsTest extends DeskDriver {
         Path file = Files.writeString(folder.resolve("taken"), "x");
         press(KeyCode.CONTROL, KeyCode.DIGIT6);
         onFx(() -> {
-            ((PlanStation) shell.station(5)).writePdf(file.resolve("plan.pdf"));
+            ((PlanStation) shell.station(5)).papers().writePdf(file.resolve("plan.pdf"));
             return null;
         });
         awaitNotice("could not be written");

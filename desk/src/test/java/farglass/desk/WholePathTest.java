@@ -222,7 +222,7 @@ class WholePathTest extends DeskDriver {
                                 && f.playing().get()));
         Path reel = folder.resolve("reel.mp4");
         onFx(() -> {
-            ((ProfileStation) shell.station(3)).writeReel(claim, reel);
+            ((ProfileStation) shell.station(3)).actions().writeReel(claim, reel);
             return null;
         });
         await("the reel and its list are written", () -> Files.exists(folder.resolve("reel.json")));
@@ -243,12 +243,12 @@ class WholePathTest extends DeskDriver {
         Path pdf = folder.resolve("plan.pdf");
         Path json = folder.resolve("plan.plan.json");
         onFx(() -> {
-            ((PlanStation) shell.station(5)).writePdf(pdf);
+            ((PlanStation) shell.station(5)).papers().writePdf(pdf);
             return null;
         });
         await("the page is written", () -> Files.exists(pdf));
         onFx(() -> {
-            ((PlanStation) shell.station(5)).writeJson(json);
+            ((PlanStation) shell.station(5)).papers().writeJson(json);
             return null;
         });
         await("the document is written", () -> Files.exists(json));

@@ -14,7 +14,6 @@ import java.time.Clock;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.HashSet;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -47,13 +46,13 @@ public final class Library implements AutoCloseable {
     private final Handle handle;
     private final MatchRows matches;
     private final PlanRows plans;
+    private final SettingRows settings;
     /** Null for a library that is only read. */
     private final OpenFile open;
     /** Made for reading and deleted when it is closed, or null. */
     private final Path copy;
 
-    private final List<String> unheard = new ArrayList<>();
-    private Consumer<String> warned;
+    private final Warnings warnings = new Warnings();
     private String author;
     private boolean backedUp;
 
@@ -63,13 +62,14 @@ public final class Library implements AutoCloseable {
         this.file = file;
         this.clock = clock;
         this.lock = lock;
-        this.backups = new Backups(file, clock, this::warn);
+        this.backups = new Backups(file, clock, warnings::say);
         this.connection = LibraryFile.writable(file, backups, anew);
         this.copy = null;
         this.missing = List.of();
         this.handle = handle();
         this.matches = new MatchRows(handle, true);
         this.plans = new PlanRows(handle);
+        this.settings = new SettingRows(handle);
         try {
             this.open = new OpenFile(file, lock, backups);
         } catch (IOException e) {
@@ -84,7 +84,7 @@ public final class Library implements AutoCloseable {
         this.clock = clock;
         this.lock = null;
         this.open = null;
-        this.backups = new Backups(file, clock, this::warn);
+        this.backups = new Backups(file, clock, warnings::say);
         this.connection = reading.connection();
         this.copy = reading.copy();
         this.missing = missing;
@@ -96,6 +96,7 @@ public final class Library implements AutoCloseable {
             throw LibraryFile.damaged(file, backups, e);
         }
         this.plans = new PlanRows(handle);
+        this.settings = new SettingRows(handle);
     }
 
     private Handle handle() throws LibraryException {
@@ -158,16 +159,7 @@ public final class Library implements AutoCloseable {
             Path there = folder.resolve("library");
             try (Library whole = open(there, clock)) {
                 whole.backedUp = true;
-                whole.addAll(found.matches());
-                for (Plan p : found.plans()) {
-                    whole.save(p);
-                }
-                for (Assignment a : found.assignments()) {
-                    whole.save(a);
-                }
-                for (Map.Entry<String, String> e : found.settings().entrySet()) {
-                    whole.set(e.getKey(), e.getValue());
-                }
+                found.fill(whole);
             }
             Connection c = LibraryFile.connect(LibraryFile.url(there, "?mode=ro"), "1000");
             return new Library(real, clock, new LibraryFile.Reading(c, folder), found.missing());
@@ -201,18 +193,8 @@ public final class Library implements AutoCloseable {
     }
 
     /** Who hears what could not be done beside a change, such as the day's backup; what was said before is said now. */
-    public synchronized void onWarning(Consumer<String> listener) {
-        warned = listener;
-        unheard.forEach(listener);
-        unheard.clear();
-    }
-
-    private synchronized void warn(String sentence) {
-        if (warned == null) {
-            unheard.add(sentence);
-        } else {
-            warned.accept(sentence);
-        }
+    public void onWarning(Consumer<String> listener) {
+        warnings.listen(listener);
     }
 
     /** All records that are not removed, oldest first. */
@@ -261,10 +243,7 @@ public final class Library implements AutoCloseable {
 
     /** Takes a match out of sight, or back in. Nothing is deleted. */
     public synchronized void setRemoved(String id, boolean removed) throws LibraryException {
-        change(() -> {
-            matches.setRemoved(id, removed);
-            return null;
-        });
+        change(rows -> matches.setRemoved(id, removed));
     }
 
     /**
@@ -341,10 +320,7 @@ public final class Library implements AutoCloseable {
 
     /** Keeps a new version of a plan; versions that had been undone are dropped. */
     public synchronized void save(Plan plan) throws LibraryException {
-        change(() -> {
-            plans.save(plan, clock.instant());
-            return null;
-        });
+        change(rows -> plans.save(plan, clock.instant()));
     }
 
     /** Keeps a changed plan; the first change of a plan keeps what was there before it, so that it can be taken back. */
@@ -369,10 +345,7 @@ public final class Library implements AutoCloseable {
 
     /** Keeps an assignment; a new one goes to the end of the list. */
     public synchronized void save(Assignment a) throws LibraryException {
-        change(() -> {
-            plans.save(a);
-            return null;
-        });
+        change(rows -> plans.save(a));
     }
 
     /** What would be deleted with an athlete; nothing is changed. */
@@ -391,7 +364,7 @@ public final class Library implements AutoCloseable {
         change(() -> {
             f.delete(handle);
             // should the process end before all is gone, the next opening goes on from here
-            put(FORGETTING, files.stream().map(Path::toString).collect(Collectors.joining("\n")));
+            settings.put(FORGETTING, files.stream().map(Path::toString).collect(Collectors.joining("\n")));
             return null;
         });
         try {
@@ -406,11 +379,6 @@ public final class Library implements AutoCloseable {
         }
     }
 
-    private void put(String name, String text) {
-        handle.execute("DELETE FROM setting WHERE name = ?", name);
-        handle.execute("INSERT INTO setting (name, text) VALUES (?, ?)", name, text);
-    }
-
     /** Wipes free pages and the journal, deletes the files that were to go, and forgets that it had to. */
     private List<Path> finishForgetting() throws LibraryException, SQLException {
         List<Path> files = new ArrayList<>();
@@ -422,7 +390,7 @@ public final class Library implements AutoCloseable {
         }
         wipe();
         List<Path> left = Forgetting.deleteFiles(files);
-        change(() -> handle.execute("DELETE FROM setting WHERE name = ?", FORGETTING));
+        change(rows -> settings.remove(FORGETTING));
         wipe();
         // the backup of the day went too
         backedUp = false;
@@ -444,35 +412,23 @@ public final class Library implements AutoCloseable {
                 backedUp = true;
                 finishForgetting();
             } catch (SQLException e) {
-                warn("Forgetting an athlete is not finished yet (" + LibraryFile.reason(e)
+                warnings.say("Forgetting an athlete is not finished yet (" + LibraryFile.reason(e)
                         + "): make room on the disk and open the library again.");
             }
         }
     }
 
     public synchronized Optional<String> setting(String name) throws LibraryException {
-        return look(() -> handle.createQuery("SELECT text FROM setting WHERE name = :name")
-                .bind("name", name)
-                .mapTo(String.class)
-                .findOne());
+        return look(() -> settings.setting(name));
     }
 
     /** Everything that was set, by name. */
     public synchronized Map<String, String> settings() throws LibraryException {
-        return look(() -> {
-            Map<String, String> all = new LinkedHashMap<>();
-            handle.createQuery("SELECT name, text FROM setting ORDER BY name")
-                    .map((row, context) -> Map.entry(row.getString(1), row.getString(2)))
-                    .forEach(e -> all.put(e.getKey(), e.getValue()));
-            return all;
-        });
+        return look(settings::all);
     }
 
     public synchronized void set(String name, String text) throws LibraryException {
-        change(() -> {
-            put(name, text);
-            return null;
-        });
+        change(rows -> settings.put(name, text));
     }
 
     /**
@@ -512,12 +468,7 @@ public final class Library implements AutoCloseable {
         return connection;
     }
 
-    /** Work on the library's rows. */
-    interface Work<T> {
-        T done() throws LibraryException;
-    }
-
-    private <T> T look(Work<T> work) throws LibraryException {
+    private <T> T look(Transaction.Work<T> work) throws LibraryException {
         try {
             return work.done();
         } catch (JdbiException e) {
@@ -538,7 +489,7 @@ public final class Library implements AutoCloseable {
     }
 
     /** Reads, checks and writes in one transaction, which holds the file from its beginning. */
-    private <T> T change(Work<T> work) throws LibraryException {
+    private <T> T change(Transaction.Work<T> work) throws LibraryException {
         if (open == null) {
             throw new LibraryException(
                     LibraryException.Kind.READ_ONLY,
@@ -551,7 +502,7 @@ public final class Library implements AutoCloseable {
         }
         T done;
         try {
-            done = transaction(work);
+            done = Transaction.of(connection, work);
         } catch (JdbiException | SQLException e) {
             throw new LibraryException(
                     "The library could not be written (" + LibraryFile.reason(e)
@@ -563,39 +514,13 @@ public final class Library implements AutoCloseable {
         return done;
     }
 
-    /** Begun and ended by statement: the driver's own way does not come back from a begin that the disk refuses. */
-    private <T> T transaction(Work<T> work) throws LibraryException, SQLException {
-        try (Statement s = connection.createStatement()) {
-            s.execute("BEGIN IMMEDIATE");
-            boolean committed = false;
-            try {
-                T done = work.done();
-                s.execute("COMMIT");
-                committed = true;
-                return done;
-            } finally {
-                if (!committed) {
-                    rollBack(s);
-                }
-            }
-        }
-    }
-
-    private static void rollBack(Statement s) {
-        try {
-            s.execute("ROLLBACK");
-        } catch (SQLException ignored) {
-            // the database has rolled back by itself
-        }
-    }
-
     @Override
     public synchronized void close() {
         if (open != null) {
             try {
                 open.check(connection);
             } catch (LibraryException e) {
-                warn(e.getMessage());
+                warnings.say(e.getMessage());
             }
         }
         handle.close();

@@ -40,6 +40,20 @@ public record Salvage(
         missing = List.copyOf(missing);
     }
 
+    /** Puts all of it into a new library. */
+    void fill(Library empty) throws LibraryException {
+        empty.addAll(matches);
+        for (Plan p : plans) {
+            empty.save(p);
+        }
+        for (Assignment a : assignments) {
+            empty.save(a);
+        }
+        for (Map.Entry<String, String> e : settings.entrySet()) {
+            empty.set(e.getKey(), e.getValue());
+        }
+    }
+
     /** @throws LibraryException when nothing at all can be read */
     public static Salvage of(Path file, Clock clock) throws LibraryException {
         Path real = LibraryFile.real(file);

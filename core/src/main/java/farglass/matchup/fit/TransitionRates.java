@@ -1,18 +1,13 @@
 package farglass.matchup.fit;
 
-import farglass.lexicon.Position;
 import farglass.lexicon.Technique;
-import farglass.match.Corner;
-import farglass.match.Tag;
 import farglass.matchup.model.Exit;
 import farglass.matchup.model.ModelState;
 import farglass.matchup.model.Payoffs;
 import farglass.matchup.model.StateSpace;
-import farglass.phrase.Arrival;
 import farglass.rules.Ruleset;
 import farglass.tendency.Filter;
 import farglass.tendency.LibraryIndex;
-import farglass.time.MatchTime;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Collections;
@@ -23,7 +18,6 @@ import java.util.Map;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.TreeSet;
-import java.util.concurrent.ConcurrentHashMap;
 import org.apache.commons.rng.UniformRandomProvider;
 import org.apache.commons.rng.sampling.distribution.AhrensDieterMarsagliaTsangGammaSampler;
 import org.apache.commons.rng.sampling.distribution.ZigguratSampler;
@@ -63,8 +57,7 @@ public final class TransitionRates {
     private final Map<String, TwoWayFit> chances = new TreeMap<>();
     private final Map<Boolean, Observed.Book> own = new HashMap<>();
     private final Map<Boolean, Map<String, Double>> liking = new HashMap<>();
-    private final Map<String, double[]> nearCounts = new ConcurrentHashMap<>();
-    private final Map<String, Map<ModelState, Double>> usualTargets = new ConcurrentHashMap<>();
+    private final AttemptHistory history;
 
     public TransitionRates(
             LibraryIndex index,
@@ -82,6 +75,7 @@ public final class TransitionRates {
         this.payoffs = payoffs;
         this.observed = Observed.of(index, filter, asOf, groups);
         this.usual = new PooledRates(observed, groups);
+        this.history = new AttemptHistory(observed, usual.all(), groups);
         own.put(true, observed.whole(us));
         own.put(false, observed.whole(them));
         number();
@@ -386,14 +380,13 @@ public final class TransitionRates {
             if (payoffs.nearFrom(family) > 4) {
                 return 0;
             }
-            double[] n = nearCounts.computeIfAbsent(technique, t -> nearCounts(t, payoffs.nearFrom(family)));
+            double[] n = history.near(technique, payoffs.nearFrom(family));
             return beta(n[0] + 0.5, n[1] + 2);
         }
 
         /** Places reached: the athlete's own, and what is usual by the weight of a few. */
         private Map<ModelState, Double> targets(ModelState acting, boolean ours, String technique) {
-            Map<ModelState, Double> sum =
-                    new TreeMap<>(usualTargets.computeIfAbsent(technique, TransitionRates.this::usualTargets));
+            Map<ModelState, Double> sum = new TreeMap<>(history.targets(technique));
             observed.reached
                     .getOrDefault(ours ? us : them, Map.of())
                     .getOrDefault(technique, Map.of())
@@ -437,50 +430,6 @@ public final class TransitionRates {
                         Exit.Basis.NONE));
             }
         }
-    }
-
-    /** [near, not near] of the attempts that failed. */
-    private double[] nearCounts(String technique, int from) {
-        double[] n = new double[2];
-        for (Map<String, Observed.Tries> byName : usual.all().tries.values()) {
-            Observed.Tries t = byName.get(technique);
-            for (int level = 0; t != null && level < t.failedAt.length; level++) {
-                n[level >= from ? 0 : 1] += t.failedAt[level];
-            }
-        }
-        return n;
-    }
-
-    /** Where anybody's success led, by the weight of a few tries. */
-    private Map<ModelState, Double> usualTargets(String technique) {
-        Map<ModelState, Double> sum = new TreeMap<>();
-        observed.reached
-                .values()
-                .forEach(byTechnique ->
-                        byTechnique.getOrDefault(technique, Map.of()).forEach((p, n) -> sum.merge(p, n, Double::sum)));
-        if (sum.isEmpty()) {
-            return byLexicon(technique);
-        }
-        double total = sum.values().stream().mapToDouble(x -> x).sum();
-        sum.replaceAll((p, n) -> PooledRates.TRIES * n / total);
-        return sum;
-    }
-
-    /** Where a technique that nobody was seen to complete usually leads, most usual first. */
-    private Map<ModelState, Double> byLexicon(String technique) {
-        Map<ModelState, Double> to = new TreeMap<>();
-        groups.lexicon().technique(technique).ifPresent(t -> {
-            double weight = PooledRates.TRIES;
-            for (String code : t.to()) {
-                Position target = groups.lexicon().position(code).orElseThrow();
-                Tag.Position there = Arrival.of(MatchTime.ZERO, t, Corner.A, target);
-                Corner ahead = there.guard() != null ? there.guard().other() : there.holder();
-                int standing = ahead == null ? 0 : ahead == Corner.A ? 1 : -1;
-                to.put(ModelState.of(groups.of(code), standing), weight);
-                weight /= 2;
-            }
-        });
-        return to;
     }
 
     /** Techniques a ruleset does not allow that the two were seen to use. */

@@ -83,7 +83,7 @@ public final class Grid {
 
     /** What the next stalling call does: {@code warning}, {@code advantage}, {@code points:2} or {@code loss}. */
     public PenaltyEffect nextCall(int call) {
-        return penalties.isEmpty() ? PenaltyEffect.WARNING : penalties.get(Math.min(call, penalties.size() - 1));
+        return penalties.isEmpty() ? new PenaltyEffect.Warning() : penalties.get(Math.min(call, penalties.size() - 1));
     }
 
     public int afterCall(int call) {

@@ -15,9 +15,6 @@ import farglass.plan.Fork;
 import farglass.plan.PinnedClaim;
 import farglass.plan.Plan;
 import farglass.stats.Grade;
-import farglass.work.publish.PlanPublication;
-import java.io.File;
-import java.nio.file.Path;
 import java.util.Locale;
 import java.util.Optional;
 import javafx.beans.binding.Bindings;
@@ -33,7 +30,6 @@ import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
-import javafx.stage.FileChooser;
 import javafx.util.StringConverter;
 
 /** The plan against one opponent. */
@@ -52,6 +48,7 @@ public final class PlanStation implements Station, Keys.Bound {
     private final Label weak = Ui.prose("", "weak");
     private final Keys keys = new Keys();
     private final MeetingModel model;
+    private final PlanPapers papers;
     private final Dials dials;
     private final ProposedPage proposed;
     private final GuidePage guide;
@@ -70,6 +67,7 @@ public final class PlanStation implements Station, Keys.Bound {
     public PlanStation(Desk desk, MeetingModel model, Runnable toFilm) {
         this.desk = desk;
         this.model = model;
+        this.papers = new PlanPapers(desk, model, () -> view().getScene().getWindow());
         this.dials = new Dials(desk);
         this.proposed = new ProposedPage(desk, model);
         this.guide = new GuidePage(desk, model);
@@ -83,8 +81,8 @@ public final class PlanStation implements Station, Keys.Bound {
         this.saved = new SavedPage(desk, model);
         keys.on("Ctrl+Z", "keys.undo", () -> desk.stepPlan(-1))
                 .on("Ctrl+Shift+Z", "keys.redo", () -> desk.stepPlan(1))
-                .on("Ctrl+P", "plan.pdf", this::choosePdf)
-                .on("Alt+C", "plan.card", this::chooseCard)
+                .on("Ctrl+P", "plan.pdf", papers::choosePdf)
+                .on("Alt+C", "plan.card", papers::chooseCard)
                 .on("Alt+B", "plan.brief", this::openBrief)
                 .on("F3", "matchup.keys.next", pages::next);
         view = layout();
@@ -126,10 +124,10 @@ public final class PlanStation implements Station, Keys.Bound {
                 against,
                 Ui.button(Words.of("plan.undo"), () -> desk.stepPlan(-1), "choice"),
                 Ui.button(Words.of("plan.redo"), () -> desk.stepPlan(1), "choice"),
-                Ui.button(Words.of("plan.json"), this::chooseJson, "choice"),
-                Ui.button(Words.of("plan.pdf"), this::choosePdf, "choice"),
+                Ui.button(Words.of("plan.json"), papers::chooseJson, "choice"),
+                Ui.button(Words.of("plan.pdf"), papers::choosePdf, "choice"),
                 brief,
-                Ui.button(Words.of("plan.card"), this::chooseCard, "strong-button"));
+                Ui.button(Words.of("plan.card"), papers::chooseCard, "strong-button"));
         head.setAlignment(Pos.CENTER_LEFT);
         ScrollPane canvas = new ScrollPane(tree);
         canvas.getStyleClass().add("plain");
@@ -410,13 +408,6 @@ public final class PlanStation implements Station, Keys.Bound {
         }
     }
 
-    private Optional<Path> target(String ending) {
-        FileChooser chooser = new FileChooser();
-        chooser.setInitialFileName(desk.plan().get().id() + ending);
-        File file = chooser.showSaveDialog(view.getScene().getWindow());
-        return Optional.ofNullable(file).map(File::toPath);
-    }
-
     /** The briefing lies over the station. */
     private void openBrief() {
         if (desk.plan().get() == null
@@ -429,42 +420,8 @@ public final class PlanStation implements Station, Keys.Bound {
         sheet.requestFocus();
     }
 
-    private void choosePdf() {
-        target(".pdf").ifPresent(this::writePdf);
-    }
-
-    private void chooseCard() {
-        if (model.proposal().get() == null) {
-            desk.notices().done(Words.of("plan.card.none"));
-            return;
-        }
-        target(".corner.pdf").ifPresent(this::writeCard);
-    }
-
-    /** Writes the corner card of the proposal, A4 when the name ends in -a4.pdf, else A5. */
-    public void writeCard(Path path) {
-        desk.publisher().file(path, publication().card(model.proposal().get(), model.writer(), occasion()));
-    }
-
-    private void chooseJson() {
-        target(".plan.json").ifPresent(this::writeJson);
-    }
-
-    /** Writes the page; the outcome is told in a notice. */
-    public void writePdf(Path path) {
-        desk.publisher().file(path, publication().page(occasion()));
-    }
-
-    /** Writes the open document; the outcome is told in a notice. */
-    public void writeJson(Path path) {
-        desk.publisher().file(path, publication().document());
-    }
-
-    private PlanPublication publication() {
-        return new PlanPublication(desk.material(), desk.plan().get());
-    }
-
-    private String occasion() {
-        return PlanPublication.occasion(desk.assignment().get());
+    /** What is written of the plan. */
+    public PlanPapers papers() {
+        return papers;
     }
 }

@@ -5,12 +5,17 @@ import farglass.desk.shell.Words;
 import farglass.profile.Claim;
 import farglass.profile.Profile;
 import farglass.profile.Report;
+import farglass.tendency.Filter;
+import farglass.work.profile.ProfileService;
 import farglass.work.publish.ProfilePublication;
 import java.io.File;
 import java.nio.file.Path;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Consumer;
+import java.util.function.Function;
+import javafx.scene.Node;
 import javafx.stage.FileChooser;
 import javafx.stage.Window;
 
@@ -59,6 +64,27 @@ public final class HandOver {
                         Words.of("hand-over.report-work"),
                         target,
                         ProfilePublication.report(desk.material(), r, basis));
+    }
+
+    /** Asks what of the athlete in sight is handed over; the whole profile is worked out first, a page alone is not enough. */
+    void ask(
+            ProfileService profiles,
+            Filter filter,
+            Consumer<Function<Runnable, Node>> lay,
+            Consumer<Exception> failed) {
+        String who = desk.profiled().get();
+        desk.tasks()
+                .query(
+                        "hand-over",
+                        () -> profiles.profile(who, filter),
+                        p -> lay.accept(close -> new HandOverSheet(
+                                desk,
+                                this,
+                                p,
+                                ProfileService.own(
+                                        p.evidence(), who, desk.plan().get()),
+                                close)),
+                        failed);
     }
 
     /** Asks where to write. */

@@ -2,7 +2,6 @@ package farglass.desk.profile;
 
 import farglass.ask.Asked;
 import farglass.desk.chart.ChartPage;
-import farglass.desk.claim.ClaimActions;
 import farglass.desk.shell.Desk;
 import farglass.desk.shell.Keys;
 import farglass.desk.shell.Station;
@@ -10,7 +9,6 @@ import farglass.desk.shell.Ui;
 import farglass.desk.shell.Words;
 import farglass.match.MatchRecord;
 import farglass.match.PersonName;
-import farglass.plan.PinnedClaim;
 import farglass.profile.Answer;
 import farglass.profile.Claim;
 import farglass.profile.ClaimPage;
@@ -19,15 +17,10 @@ import farglass.profile.Profile;
 import farglass.profile.Question;
 import farglass.profile.Report;
 import farglass.stats.Grade;
-import farglass.stats.Trial;
 import farglass.tendency.Evidence;
 import farglass.tendency.Filter;
 import farglass.tendency.Flows;
 import farglass.work.profile.ProfileService;
-import farglass.work.publish.Cut;
-import farglass.work.publish.ReelPublication;
-import java.io.File;
-import java.nio.file.Path;
 import java.util.List;
 import java.util.concurrent.Callable;
 import java.util.function.Consumer;
@@ -47,10 +40,9 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
-import javafx.stage.FileChooser;
 
 /** What one athlete does: a page for every question, and the film behind every mark. */
-public final class ProfileStation implements Station, Keys.Bound, ClaimActions {
+public final class ProfileStation implements Station, Keys.Bound {
     private final Desk desk;
     private final Runnable toFilm;
     private final ProfileService profiles;
@@ -67,6 +59,7 @@ public final class ProfileStation implements Station, Keys.Bound, ClaimActions {
     private final ReportPage report;
     private final StackPane middle = new StackPane();
     private final ClipView clip;
+    private final ChosenClaim actions;
     private final MatchTides tides;
     private final HandOver handOver;
     private final StringProperty status = new SimpleStringProperty("");
@@ -90,17 +83,18 @@ public final class ProfileStation implements Station, Keys.Bound, ClaimActions {
         this.toFilm = toFilm;
         this.profiles = new ProfileService(desk::index);
         this.clip = new ClipView(desk, this::open);
+        this.actions = new ChosenClaim(desk, clip, this::filterInSight, this::lay);
         this.tides = new MatchTides(desk, this::open);
         this.filters = new ProfileFilters(desk, desk.profiled(), "", this::changed, () -> ids(counted));
-        this.list = new PageList(desk, this, clip::playAll);
+        this.list = new PageList(desk, actions, clip::playAll);
         list.setId("claims");
         this.chart = new ChartPage(desk, this::changed);
         chart.onPlay(clip::playAll);
-        this.compare = new ComparePage(desk, new PageList(desk, this, clip::playAll), this::changed);
+        this.compare = new ComparePage(desk, new PageList(desk, actions, clip::playAll), this::changed);
         this.handOver = new HandOver(desk);
         this.report = new ReportPage(
                 desk,
-                new PageList(desk, this, clip::playAll),
+                new PageList(desk, actions, clip::playAll),
                 this::changed,
                 r -> handOver.chooseReport(r, view.getScene().getWindow()));
         this.ask = new AskLine(desk, this::ask, () -> ask(null));
@@ -108,9 +102,9 @@ public final class ProfileStation implements Station, Keys.Bound, ClaimActions {
         keys.on("Ctrl+F", "keys.profile.ask", ask::begin)
                 .on("F3", "keys.profile.next", () -> rail.step(1))
                 .on("Shift+F3", "keys.profile.previous", () -> rail.step(-1))
-                .on("Enter", "keys.profile.play", this::onClaim, () -> playAll(chosen()))
-                .on("Alt+P", "keys.profile.pin", () -> withChosen(this::pin))
-                .on("Alt+J", "keys.profile.judge", () -> withChosen(this::judge))
+                .on("Enter", "keys.profile.play", this::onClaim, () -> actions.playAll(chosen()))
+                .on("Alt+P", "keys.profile.pin", () -> withChosen(actions::pin))
+                .on("Alt+J", "keys.profile.judge", () -> withChosen(actions::judge))
                 .on("Alt+N", "keys.profile.own", this::ownClaim)
                 .on("Alt+H", "keys.profile.hand-over", this::handOver)
                 .on("Alt+Right", "keys.profile.clip", () -> clip.step(1))
@@ -386,40 +380,8 @@ public final class ProfileStation implements Station, Keys.Bound, ClaimActions {
     }
 
     private void stepPlan(int by) {
-        if (hasPlan()) {
+        if (actions.hasPlan()) {
             desk.stepPlan(by);
-        }
-    }
-
-    private boolean hasPlan() {
-        if (desk.plan().get() == null) {
-            desk.notices().done(Words.of("claim.no-plan"));
-            return false;
-        }
-        return true;
-    }
-
-    @Override
-    public String describe(Trial t) {
-        return clip.describe(t);
-    }
-
-    @Override
-    public void play(Trial t) {
-        clip.play(t);
-    }
-
-    @Override
-    public void playAll(Claim c) {
-        clip.playAll(c.trials());
-    }
-
-    @Override
-    public void pin(Claim c) {
-        if (hasPlan()) {
-            String who = desk.profiled().get();
-            PinnedClaim pinned = PinnedClaim.of(who, c, desk.claimWriter(), filterInSight());
-            desk.changePlan(p -> p.isPinned(who, c.id()) ? p.unpin(pinned) : p.pin(pinned));
         }
     }
 
@@ -431,15 +393,8 @@ public final class ProfileStation implements Station, Keys.Bound, ClaimActions {
                 : Asked.read(asked, desk.lexicon(), desk.athletes(), above).filter();
     }
 
-    @Override
-    public void judge(Claim c) {
-        if (hasPlan()) {
-            lay(close -> new JudgeSheet(desk, c, close));
-        }
-    }
-
     private void ownClaim() {
-        if (hasPlan()) {
+        if (actions.hasPlan()) {
             // of the athlete and filter in sight, whichever page is open
             List<MatchRecord> matches = counted == null
                     ? List.of()
@@ -448,25 +403,10 @@ public final class ProfileStation implements Station, Keys.Bound, ClaimActions {
         }
     }
 
-    /** The whole profile is worked out first: a page alone is not enough to hand over. */
     private void handOver() {
-        String who = desk.profiled().get();
-        if (who == null) {
-            return;
+        if (desk.profiled().get() != null) {
+            handOver.ask(profiles, filters.filter(), this::lay, this::failed);
         }
-        Filter filter = filters.filter();
-        desk.tasks()
-                .query(
-                        "hand-over",
-                        () -> profiles.profile(who, filter),
-                        p -> lay(close -> new HandOverSheet(
-                                desk,
-                                handOver,
-                                p,
-                                ProfileService.own(
-                                        p.evidence(), who, desk.plan().get()),
-                                close)),
-                        this::failed);
     }
 
     private void lay(Function<Runnable, Node> sheet) {
@@ -480,38 +420,17 @@ public final class ProfileStation implements Station, Keys.Bound, ClaimActions {
         laid[0].requestFocus();
     }
 
-    @Override
-    public void reel(Claim c) {
-        FileChooser chooser = new FileChooser();
-        chooser.setInitialFileName(desk.profiled().get() + "." + c.id() + ".mp4");
-        File file = chooser.showSaveDialog(view.getScene().getWindow());
-        if (file != null) {
-            writeReel(c, file.toPath());
-        }
-    }
-
-    /** Writes the moments of a claim as a film; the outcome is told in a notice. */
-    public void writeReel(Claim c, Path target) {
-        List<Cut> cuts =
-                c.trials().stream().map(t -> Cut.of(t.tag().match(), t.index())).toList();
-        desk.publisher()
-                .export(
-                        Words.of("reel.writing"),
-                        target,
-                        new ReelPublication(desk.material(), desk.claimWriter().sentence(c), cuts, true));
-    }
-
     /** Plays the first dot of a claim that has film; for pictures of the station. */
     public boolean playFirst() {
-        for (Claim c : list.claims()) {
-            for (Trial t : c.trials()) {
-                if (clip.hasFilm(t)) {
+        return list.claims().stream()
+                .flatMap(c -> c.trials().stream())
+                .filter(clip::hasFilm)
+                .findFirst()
+                .map(t -> {
                     clip.play(t);
                     return true;
-                }
-            }
-        }
-        return false;
+                })
+                .orElse(false);
     }
 
     /** Brings a claim of the page into view and chooses it. */
@@ -533,5 +452,10 @@ public final class ProfileStation implements Station, Keys.Bound, ClaimActions {
     /** Hands a profile over as files; see {@link HandOver}. */
     public HandOver handing() {
         return handOver;
+    }
+
+    /** What is done with a claim. */
+    public ChosenClaim actions() {
+        return actions;
     }
 }

@@ -1,0 +1,72 @@
+package farglass.desk.plan;
+
+import farglass.desk.matchup.MeetingModel;
+import farglass.desk.shell.Desk;
+import farglass.desk.shell.Words;
+import farglass.work.publish.PlanPublication;
+import java.io.File;
+import java.nio.file.Path;
+import java.util.Optional;
+import java.util.function.Supplier;
+import javafx.stage.FileChooser;
+import javafx.stage.Window;
+
+/** What is written of the open plan: a page, the corner card, the document. */
+public final class PlanPapers {
+    private final Desk desk;
+    private final MeetingModel model;
+    private final Supplier<Window> window;
+
+    /** @param window over which it is asked where to write */
+    PlanPapers(Desk desk, MeetingModel model, Supplier<Window> window) {
+        this.desk = desk;
+        this.model = model;
+        this.window = window;
+    }
+
+    private Optional<Path> target(String ending) {
+        FileChooser chooser = new FileChooser();
+        chooser.setInitialFileName(desk.plan().get().id() + ending);
+        File file = chooser.showSaveDialog(window.get());
+        return Optional.ofNullable(file).map(File::toPath);
+    }
+
+    void choosePdf() {
+        target(".pdf").ifPresent(this::writePdf);
+    }
+
+    void chooseCard() {
+        if (model.proposal().get() == null) {
+            desk.notices().done(Words.of("plan.card.none"));
+            return;
+        }
+        target(".corner.pdf").ifPresent(this::writeCard);
+    }
+
+    /** Writes the corner card of the proposal, A4 when the name ends in -a4.pdf, else A5. */
+    public void writeCard(Path path) {
+        desk.publisher().file(path, publication().card(model.proposal().get(), model.writer(), occasion()));
+    }
+
+    void chooseJson() {
+        target(".plan.json").ifPresent(this::writeJson);
+    }
+
+    /** Writes the page; the outcome is told in a notice. */
+    public void writePdf(Path path) {
+        desk.publisher().file(path, publication().page(occasion()));
+    }
+
+    /** Writes the open document; the outcome is told in a notice. */
+    public void writeJson(Path path) {
+        desk.publisher().file(path, publication().document());
+    }
+
+    private PlanPublication publication() {
+        return new PlanPublication(desk.material(), desk.plan().get());
+    }
+
+    private String occasion() {
+        return PlanPublication.occasion(desk.assignment().get());
+    }
+}
