@@ -41,6 +41,7 @@ public final class Merge {
         }
     }
 
+    /** Where two records differ, in the order of time. */
     public static List<Difference> differences(
             MatchRecord first, MatchRecord second, long toleranceMs, Lexicon lexicon) {
         List<Difference> found = new ArrayList<>();

@@ -15,6 +15,7 @@ import java.util.Objects;
  * @param films whether the films or their clocks differ
  */
 public record Versions(List<Tag> added, List<Tag> removed, boolean head, boolean films) {
+    /** What changed from one version of a record to a later one. */
     public static Versions of(MatchRecord earlier, MatchRecord later) {
         List<Tag> added = new ArrayList<>(later.tags());
         List<Tag> removed = new ArrayList<>(earlier.tags());
@@ -27,6 +28,7 @@ public record Versions(List<Tag> added, List<Tag> removed, boolean head, boolean
                 !earlier.films().equals(later.films()));
     }
 
+    /** Whether nothing changed. */
     public boolean same() {
         return added.isEmpty() && removed.isEmpty() && !head && !films;
     }

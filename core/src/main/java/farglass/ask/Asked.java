@@ -70,6 +70,7 @@ public record Asked(
         return new Reader(lexicon, names, start).read(text);
     }
 
+    /** Whether nothing of the question was understood. */
     public boolean empty() {
         return techniques.isEmpty() && positions.isEmpty();
     }

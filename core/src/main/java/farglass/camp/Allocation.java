@@ -128,6 +128,7 @@ public record Allocation(List<Share> shares, int roundMinutes, int unmet, double
         return Math.max(w.setting().left() ? 0 : w.setting().leastMinutes(), free);
     }
 
+    /** All rounds that were shared out. */
     public int rounds() {
         return shares.stream().mapToInt(Share::rounds).sum();
     }

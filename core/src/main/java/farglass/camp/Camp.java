@@ -63,26 +63,32 @@ public record Camp(
         return (minutes + restMinutes) / (roundMinutes + restMinutes);
     }
 
+    /** How a skill is trained here: as set, else the usual way. */
     public SkillSetting setting(Skill s) {
         return skills.getOrDefault(s.key(), SkillSetting.USUAL);
     }
 
+    /** The same from another first day. */
     public Camp from(LocalDate day) {
         return new Camp(day, days, minutes, roundMinutes, restMinutes, partners, skills, care, discount, log);
     }
 
+    /** The same on other days of the week. */
     public Camp days(Set<DayOfWeek> next) {
         return new Camp(from, next, minutes, roundMinutes, restMinutes, partners, skills, care, discount, log);
     }
 
+    /** The same with other minutes of specific training a day, and of a round. */
     public Camp minutes(int aDay, int aRound) {
         return new Camp(from, days, aDay, aRound, restMinutes, partners, skills, care, discount, log);
     }
 
+    /** The same with other partners. */
     public Camp partners(List<Partner> next) {
         return new Camp(from, days, minutes, roundMinutes, restMinutes, next, skills, care, discount, log);
     }
 
+    /** The same with a skill trained otherwise. */
     public Camp setting(String skill, SkillSetting s) {
         Map<String, SkillSetting> next = new LinkedHashMap<>(skills);
         if (s.equals(SkillSetting.USUAL)) {
@@ -93,14 +99,17 @@ public record Camp(
         return new Camp(from, days, minutes, roundMinutes, restMinutes, partners, next, care, discount, log);
     }
 
+    /** The same with cautions of the team's own beside the usual ones. */
     public Camp care(String words) {
         return new Camp(from, days, minutes, roundMinutes, restMinutes, partners, skills, words, discount, log);
     }
 
+    /** The same with another weight of a try in training against one in a match, 0..1. */
     public Camp discount(double d) {
         return new Camp(from, days, minutes, roundMinutes, restMinutes, partners, skills, care, d, log);
     }
 
+    /** The same with one entry more in the training log. */
     public Camp log(Logged entry) {
         List<Logged> next = new ArrayList<>(log);
         next.add(entry);
@@ -108,6 +117,7 @@ public record Camp(
         return new Camp(from, days, minutes, roundMinutes, restMinutes, partners, skills, care, discount, next);
     }
 
+    /** The same without an entry of the training log. */
     public Camp unlog(Logged entry) {
         List<Logged> next = new ArrayList<>(log);
         next.remove(entry);

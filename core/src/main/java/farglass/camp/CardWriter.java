@@ -60,10 +60,12 @@ public final class CardWriter {
                 .format(new Object[0]);
     }
 
+    /** What a skill is called at the head of its card. */
     public String title(Skill s) {
         return say(s.ours() ? "title.ours" : "title.theirs", writer.technique(s.technique()));
     }
 
+    /** The card of a round of a skill. */
     public Card card(Skill s) {
         String family = lexicon.familyOf(s.technique());
         String kind = words.containsKey(family + ".goal") ? family : "escape";

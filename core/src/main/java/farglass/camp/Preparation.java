@@ -39,6 +39,7 @@ public record Preparation(List<Skill> skills, Allocation allocation, CampCalenda
         return skills.stream().filter(s -> s.key().equals(key)).findFirst().orElseThrow();
     }
 
+    /** All minutes of specific training until the event. */
     public int minutes() {
         return allocation.rounds() * allocation.roundMinutes();
     }

@@ -24,6 +24,7 @@ public record Readiness(double worked, double tries, int trained, int trainedTri
     /** Tries that a figure of the model is worth against what training shows. */
     private static final double MODEL_TRIES = 8;
 
+    /** How ready a skill is, by what training has shown. */
     public static Readiness of(Skill skill, Meeting meeting, Camp camp) {
         double worked = 0;
         double tries = 0;

@@ -23,14 +23,17 @@ public record SkillSetting(double gain, double scaleMinutes, int leastMinutes, b
         }
     }
 
+    /** The same with another share of the gap that training can close, 0..1. */
     public SkillSetting gain(double g) {
         return new SkillSetting(g, scaleMinutes, leastMinutes, left);
     }
 
+    /** The same with least minutes. */
     public SkillSetting least(int minutes) {
         return new SkillSetting(gain, scaleMinutes, minutes, left);
     }
 
+    /** The same left out of the camp, or taken in again. */
     public SkillSetting left(boolean out) {
         return new SkillSetting(gain, scaleMinutes, leastMinutes, out);
     }

@@ -20,6 +20,7 @@ public final class ChartPlan {
 
     private final Map<Situation, double[]> spots = new LinkedHashMap<>();
 
+    /** Places every position of a lexicon. */
     public ChartPlan(Lexicon lexicon) {
         for (Position p : lexicon.positions()) {
             if (p.neutral()) {

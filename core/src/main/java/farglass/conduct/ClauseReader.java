@@ -42,6 +42,7 @@ public final class ClauseReader {
         this.lexicon = lexicon;
     }
 
+    /** Reads one line; what is not understood is said in the reading. */
     public static Reading read(String text, Lexicon lexicon) {
         ClauseReader r = new ClauseReader(lexicon);
         Measure m = r.measure(numbers(Lexicon.normal(text).replaceAll("[.;!]+$", "")));

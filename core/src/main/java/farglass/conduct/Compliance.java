@@ -57,10 +57,12 @@ public record Compliance(List<Trial> trials, int untold, int matches, int unlook
         return new Compliance(trials, untold, matches, unlooked);
     }
 
+    /** Occasions on which the clause was kept. */
     public int met() {
         return (int) trials.stream().filter(Trial::worked).count();
     }
 
+    /** Occasions in all. */
     public int of() {
         return trials.size();
     }

@@ -103,7 +103,7 @@ public record EventPattern(Kind kind, boolean ours, Set<String> codes, String wo
         Role role = Role.of(s, w.corner(ours));
         Position p = w.lexicon().position(s.place()).orElse(null);
         boolean guard = p != null && p.guard() && !p.family().equals(PASSING);
-        return role == Role.NEUTRAL || role.equals(guard ? "guard" : "holder");
+        return role == Role.NEUTRAL || role == (guard ? Role.GUARD : Role.HOLDER);
     }
 
     /** Whether it is so at a moment; null when its end was never tagged and it may or may not still be. */

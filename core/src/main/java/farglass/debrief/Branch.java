@@ -17,6 +17,7 @@ public record Branch(String id, String text, boolean ours, EventPattern sight, L
         next = List.copyOf(next);
     }
 
+    /** The branch of a fork with what film can show of its words. */
     public static Branch of(Fork f, Lexicon lexicon) {
         return new Branch(
                 f.id(),

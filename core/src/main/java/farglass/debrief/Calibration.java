@@ -26,6 +26,7 @@ public record Calibration(List<Bin> bins, int n, double brier, double log) {
      */
     public record Bin(int n, double mean, double happened) {}
 
+    /** How well stated chances held, by tenths. */
     public static Calibration of(List<Scored> scored) {
         List<List<Scored>> parts = new ArrayList<>();
         for (int i = 0; i < BINS; i++) {

@@ -81,6 +81,7 @@ public record Debrief(
         return list;
     }
 
+    /** How well the frozen forecasts held in this match. */
     public Calibration calibration() {
         return Calibration.of(forecasts);
     }

@@ -53,6 +53,7 @@ public record Season(List<Row> rows) {
         }
     }
 
+    /** All assignments with what was planned and what came of it, the newest first. */
     public static Season of(
             Collection<Assignment> assignments,
             Collection<Plan> plans,

@@ -80,6 +80,7 @@ public record DrillBook(Map<String, Line> lines) {
         return sums;
     }
 
+    /** The book as text, one drill a line; {@code read} gives it back. */
     public String text() {
         StringBuilder text = new StringBuilder();
         new java.util.TreeMap<>(lines)

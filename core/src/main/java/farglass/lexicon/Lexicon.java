@@ -150,18 +150,22 @@ public final class Lexicon {
         return byWord.keySet();
     }
 
+    /** By code; empty for one that is not in the lexicon. */
     public Optional<Position> position(String code) {
         return Optional.ofNullable(positions.get(code));
     }
 
+    /** By code; empty for one that is not in the lexicon. */
     public Optional<Technique> technique(String code) {
         return Optional.ofNullable(techniques.get(code));
     }
 
+    /** By code; empty for one that is not in the lexicon. */
     public Optional<Grip> grip(String code) {
         return Optional.ofNullable(grips.get(code));
     }
 
+    /** By code; empty for one that is not in the lexicon. */
     public Optional<Family> family(String code) {
         return Optional.ofNullable(families.get(code));
     }
@@ -182,26 +186,32 @@ public final class Lexicon {
         return known == null ? "other" : known.family();
     }
 
+    /** All positions in the order of the lexicon. */
     public Collection<Position> positions() {
         return positions.values();
     }
 
+    /** All techniques in the order of the lexicon. */
     public Collection<Technique> techniques() {
         return techniques.values();
     }
 
+    /** All grips in the order of the lexicon. */
     public Collection<Grip> grips() {
         return grips.values();
     }
 
+    /** All families in the order of the lexicon. */
     public Collection<Family> families() {
         return families.values();
     }
 
+    /** Codes of what can be seen of a body. */
     public Set<String> facts() {
         return facts;
     }
 
+    /** Codes of what can be done about an attempt. */
     public Set<String> answers() {
         return answers;
     }

@@ -49,6 +49,7 @@ public record OwnTerms(
         }
     }
 
+    /** As JSON; {@code read} gives it back. */
     public String write() {
         Map<String, Object> m = new LinkedHashMap<>();
         m.put("format", LexiconReader.FORMAT);
@@ -95,6 +96,7 @@ public record OwnTerms(
         return new OwnTerms(shown, positions, techniques, grips, next);
     }
 
+    /** The same with names shown in a language, a code such as {@code pt}. */
     public OwnTerms shown(String language) {
         return new OwnTerms(language, positions, techniques, grips, checkpoints);
     }

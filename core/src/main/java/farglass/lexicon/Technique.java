@@ -43,6 +43,7 @@ public record Technique(
         aliases = aliases == null ? List.of() : List.copyOf(aliases);
     }
 
+    /** Whether it is done to a side. */
     public boolean sided() {
         return "own".equals(side);
     }

@@ -5,6 +5,7 @@ public enum Corner {
     A,
     B;
 
+    /** The opposite corner. */
     public Corner other() {
         return this == A ? B : A;
     }

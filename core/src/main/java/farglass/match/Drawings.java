@@ -21,6 +21,7 @@ public final class Drawings {
 
     private Drawings() {}
 
+    /** What is drawn on a film, by time; what cannot be read is left out. */
     public static List<Drawing> of(FilmRef film) {
         List<Drawing> found = new ArrayList<>();
         if (film.extra().get(FIELD) instanceof List<?> list) {

@@ -9,8 +9,10 @@ import java.util.List;
  * silently drift from its record.
  */
 public sealed interface Edit {
+    /** The record with the change made; throws when the edit was not made for this version of it. */
     MatchRecord apply(MatchRecord record);
 
+    /** The edit that takes this one back. */
     Edit inverse();
 
     /** Puts a tag at an index (which must agree with its time). */

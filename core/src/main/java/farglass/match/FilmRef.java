@@ -20,6 +20,7 @@ public record FilmRef(
         extra = Collections.unmodifiableMap(new LinkedHashMap<>(extra));
     }
 
+    /** A film of which only name, length and map are known. */
     public static FilmRef of(String file, Long durationMs, ClockMap map) {
         return new FilmRef(file, null, durationMs, false, map, Map.of());
     }
@@ -29,6 +30,7 @@ public record FilmRef(
         return new FilmRef(path, sha256, durationMs, mirrored, map, extra);
     }
 
+    /** The same under another clock map. */
     public FilmRef with(ClockMap m) {
         return new FilmRef(file, sha256, durationMs, mirrored, m, extra);
     }

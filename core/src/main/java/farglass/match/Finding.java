@@ -37,6 +37,7 @@ public record Finding(
         return new Finding(code, severity, MatchTime.ZERO, -1, null, message, null, null);
     }
 
+    /** The same with what would put it right. */
     public Finding repair(Edit edit, String words) {
         return new Finding(code, severity, t, index, tag, message, edit, words);
     }

@@ -17,6 +17,7 @@ public record MatchAthlete(String id, String name, String marker, String colour,
         extra = Collections.unmodifiableMap(new LinkedHashMap<>(extra));
     }
 
+    /** An athlete of whom nothing further is known. */
     public static MatchAthlete of(String id, String name, String marker, String colour) {
         return new MatchAthlete(id, name, marker, colour, Map.of());
     }

@@ -45,6 +45,7 @@ public record MatchRecord(
             }
         }
 
+        /** The same with another result. */
         public Details result(Result r) {
             return new Details(date, event, round, division, attire, ruleset, lengthMs, a, b, r);
         }
@@ -58,6 +59,7 @@ public record MatchRecord(
         extra = Collections.unmodifiableMap(new LinkedHashMap<>(extra));
     }
 
+    /** A record of a match without fields of others. */
     public static MatchRecord of(String id, Details details, List<FilmRef> films, List<Tag> tags) {
         return new MatchRecord(id, RecordKind.MATCH, details, films, tags, Map.of());
     }
@@ -67,6 +69,7 @@ public record MatchRecord(
         return extra.get(PRIVATE) instanceof Boolean told ? told : kind == RecordKind.ROUND;
     }
 
+    /** The same kept from whoever looks at what the public knows, or shown to them. */
     public MatchRecord withPrivate(boolean hidden) {
         Map<String, Object> next = new LinkedHashMap<>(extra);
         if (hidden == (kind == RecordKind.ROUND)) {
@@ -77,6 +80,7 @@ public record MatchRecord(
         return new MatchRecord(id, kind, details, films, tags, next);
     }
 
+    /** Who stands in a corner. */
     public MatchAthlete athlete(Corner c) {
         return c == Corner.A ? details.a() : details.b();
     }
@@ -89,14 +93,17 @@ public record MatchRecord(
         return details.b().id().equals(athleteId) ? Optional.of(Corner.B) : Optional.empty();
     }
 
+    /** The same with other tags, which must be in the order of time. */
     public MatchRecord withTags(List<Tag> next) {
         return new MatchRecord(id, kind, details, films, next, extra);
     }
 
+    /** The same with other films. */
     public MatchRecord withFilms(List<FilmRef> next) {
         return new MatchRecord(id, kind, details, next, tags, extra);
     }
 
+    /** The same with other details. */
     public MatchRecord withDetails(Details next) {
         return new MatchRecord(id, kind, next, films, tags, extra);
     }

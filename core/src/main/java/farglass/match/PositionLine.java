@@ -24,10 +24,12 @@ public final class PositionLine {
         return new PositionLine(cutAtGaps(new Builder(record, lexicon).build(), record.filmGaps()));
     }
 
+    /** All spans, in the order of time, without overlap. */
     public List<Span> spans() {
         return spans;
     }
 
+    /** The span at a moment; empty outside the match. */
     public Optional<Span> at(MatchTime t) {
         int lo = 0;
         int hi = spans.size() - 1;

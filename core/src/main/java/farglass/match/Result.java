@@ -18,6 +18,7 @@ public record Result(Corner winner, Method method, String technique, MatchTime a
         extra = Collections.unmodifiableMap(new LinkedHashMap<>(extra));
     }
 
+    /** A result without fields of others. */
     public Result(Corner winner, Method method, String technique, MatchTime at) {
         this(winner, method, technique, at, Map.of());
     }

@@ -11,6 +11,7 @@ public record Situation(String position, Role role) implements Comparable<Situat
     private static final Comparator<Situation> ORDER =
             Comparator.comparing(Situation::position).thenComparing(Situation::role);
 
+    /** What a span is to one of the two. */
     public static Situation of(Span span, Corner who) {
         return new Situation(span.place(), Role.of(span, who));
     }

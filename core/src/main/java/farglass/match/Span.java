@@ -35,14 +35,17 @@ public record Span(
         OPEN
     }
 
+    /** How long it lasted, ms. */
     public long lengthMs() {
         return to.since(from);
     }
 
+    /** Whether its end was not seen, so that only a least length is known. */
     public boolean censored() {
         return exit != Exit.MOVED;
     }
 
+    /** Whether a moment lies in it; its end does not. */
     public boolean contains(MatchTime t) {
         return t.compareTo(from) >= 0 && t.compareTo(to) < 0;
     }

@@ -14,10 +14,13 @@ public sealed interface Tag {
     /** When: of an action its beginning, of a position the moment it is reached. */
     MatchTime t();
 
+    /** What all tags have. */
     TagInfo info();
 
+    /** The same at another moment. */
     Tag at(MatchTime t);
 
+    /** The same with other common fields. */
     Tag with(TagInfo info);
 
     /** Type word of the file format. */
@@ -62,6 +65,7 @@ public sealed interface Tag {
             String base,
             TagInfo info)
             implements Tag {
+        /** A position of which nothing further is known. */
         public static Position of(MatchTime t, String position, Corner holder, Corner guard) {
             return new Position(t, position, holder, guard, null, null, null, null, null, null, TagInfo.NONE);
         }
@@ -76,10 +80,12 @@ public sealed interface Tag {
             return new Position(t, position, holder, guard, side, variant, cause, technique, threat, base, i);
         }
 
+        /** The same on a side. */
         public Position sided(Side s) {
             return new Position(t, position, holder, guard, s, variant, cause, technique, threat, base, info);
         }
 
+        /** The same with how it came about. */
         public Position caused(Cause c) {
             return new Position(t, position, holder, guard, side, variant, c, technique, threat, base, info);
         }
@@ -132,6 +138,7 @@ public sealed interface Tag {
             checks = checks.isEmpty() ? Map.of() : Collections.unmodifiableMap(new LinkedHashMap<>(checks));
         }
 
+        /** An attempt of which nothing further is known. */
         public static Action of(MatchTime t, Corner by, String technique) {
             return new Action(
                     t,
@@ -161,10 +168,12 @@ public sealed interface Tag {
             return sides.isEmpty() ? null : sides.get(0);
         }
 
+        /** When it was over: as tagged, else the moment it began. */
         public MatchTime end() {
             return until == null ? t : until;
         }
 
+        /** Whether it worked. */
         public boolean completed() {
             return outcome == Outcome.COMPLETED;
         }
@@ -184,10 +193,12 @@ public sealed interface Tag {
                     believed, i);
         }
 
+        /** The same to a side. */
         public Action sided(Side s) {
             return sides(s == null ? List.of() : List.of(s));
         }
 
+        /** The same with its directions in order. */
         public Action sides(List<Side> directions) {
             return new Action(
                     t,
@@ -223,6 +234,7 @@ public sealed interface Tag {
                     info);
         }
 
+        /** The same with how it ended: outcome, rung of the ladder, position reached, moment; each may be null. */
         public Action result(Outcome o, Integer level, String target, MatchTime end) {
             return new Action(
                     t,
@@ -262,6 +274,7 @@ public sealed interface Tag {
             return new Grip(t, by, grip, hand, depth, until, ended, i);
         }
 
+        /** The same at another depth. */
         public Grip deep(String d) {
             return new Grip(t, by, grip, hand, d, until, ended, info);
         }

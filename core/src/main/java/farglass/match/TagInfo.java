@@ -23,6 +23,7 @@ public record TagInfo(String id, String tagger, Double confidence, String note, 
         extra = extra.isEmpty() ? Map.of() : Collections.unmodifiableMap(new LinkedHashMap<>(extra));
     }
 
+    /** Common fields of a tag of which only the id is known. */
     public static TagInfo withId(String id) {
         return new TagInfo(id, null, null, null, Map.of());
     }
@@ -32,6 +33,7 @@ public record TagInfo(String id, String tagger, Double confidence, String note, 
         return confidence != null && confidence < 0.5;
     }
 
+    /** The same with the tagger's own confidence, 0..1, or null. */
     public TagInfo confidence(Double value) {
         return new TagInfo(id, tagger, value, note, extra);
     }

@@ -62,6 +62,7 @@ public final class LikelyNext {
      */
     public record Suggestion(Corner by, String technique, double chance, int seen) {}
 
+    /** Learns what usually follows what; takes a moment on a large library. */
     public static LikelyNext of(List<MatchRecord> records, Lexicon lexicon) {
         LikelyNext model = new LikelyNext(lexicon);
         records.forEach(model::count);

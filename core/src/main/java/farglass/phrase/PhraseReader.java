@@ -22,10 +22,12 @@ public final class PhraseReader {
 
     private final Lexicon lexicon;
 
+    /** Reads phrases in the words of a lexicon. */
     public PhraseReader(Lexicon lexicon) {
         this.lexicon = lexicon;
     }
 
+    /** What a phrase means at this moment of this match; problems are in the reading. */
     public Reading read(String phrase, Context context) {
         String text = phrase.strip();
         if (text.isEmpty()) {

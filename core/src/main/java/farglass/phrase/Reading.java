@@ -21,6 +21,7 @@ public record Reading(
         completions = List.copyOf(completions);
     }
 
+    /** Whether it can be confirmed as it is. */
     public boolean complete() {
         return !tags.isEmpty();
     }

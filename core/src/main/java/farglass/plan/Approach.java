@@ -31,18 +31,22 @@ public record Approach(double emphasis, double pressing, Constraints wishes, Lis
     /** Something said before the match, with its chance, 0.01 to 0.99. */
     public record Forecast(String what, String sentence, double p) {}
 
+    /** What the dials say to the solver. */
     public SolverSettings settings() {
         return SolverSettings.USUAL.emphasis(emphasis).pressing(pressing);
     }
 
+    /** The same at another place of the dial, 0 own game to 1 this opponent. */
     public Approach emphasis(double e) {
         return new Approach(e, pressing, wishes, forecasts);
     }
 
+    /** The same with another factor for what is pressed, 1..3. */
     public Approach pressing(double b) {
         return new Approach(emphasis, b, wishes, forecasts);
     }
 
+    /** The same with forecasts that will be scored after the match. */
     public Approach freeze(List<Forecast> now) {
         return new Approach(emphasis, pressing, wishes, now);
     }

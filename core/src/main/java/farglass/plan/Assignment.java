@@ -36,6 +36,7 @@ public record Assignment(
         }
     }
 
+    /** An assignment whose opponents are all as likely. */
     public Assignment(
             String id,
             String us,
@@ -67,6 +68,7 @@ public record Assignment(
         return new Assignment(id, us, opponents, event, date, ruleset, attire, minutes, Map.of());
     }
 
+    /** The same with another chance to meet an opponent, 0..1. */
     public Assignment chance(String opponent, double chance) {
         Map<String, Double> next = new HashMap<>(chances);
         next.put(opponent, chance);

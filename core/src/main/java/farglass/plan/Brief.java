@@ -24,6 +24,7 @@ public record Brief(Set<String> hidden, List<String> order, Map<String, String> 
         notes = Map.copyOf(notes);
     }
 
+    /** The same with a slide left out, or taken in again. */
     public Brief hide(String slide, boolean out) {
         Set<String> next = new LinkedHashSet<>(hidden);
         if (out) {
@@ -47,6 +48,7 @@ public record Brief(Set<String> hidden, List<String> order, Map<String, String> 
         return new Brief(hidden, next, notes, nameless);
     }
 
+    /** The same with what the speaker says to a slide. */
     public Brief note(String slide, String words) {
         Map<String, String> next = new LinkedHashMap<>(notes);
         if (words.isBlank()) {
@@ -57,6 +59,7 @@ public record Brief(Set<String> hidden, List<String> order, Map<String, String> 
         return new Brief(hidden, order, next, nameless);
     }
 
+    /** The same with names left out, or said. */
     public Brief nameless(boolean without) {
         return new Brief(hidden, order, notes, without);
     }

@@ -22,10 +22,12 @@ public record Fork(String id, boolean ours, String text, String note, List<Pinne
         next = List.copyOf(next);
     }
 
+    /** A fork with nothing after it. */
     public static Fork of(String id, boolean ours, String text) {
         return new Fork(id, ours, text, "", List.of(), List.of());
     }
 
+    /** The same with other words. */
     public Fork text(String newText, String newNote) {
         return new Fork(id, ours, newText, newNote, claims, next);
     }
@@ -38,6 +40,7 @@ public record Fork(String id, boolean ours, String text, String note, List<Pinne
         return new Fork(id, ours, text, note, list, next);
     }
 
+    /** The same resting no longer on a claim. */
     public Fork without(PinnedClaim claim) {
         return new Fork(
                 id,
@@ -119,6 +122,7 @@ public record Fork(String id, boolean ours, String text, String note, List<Pinne
         return 1 + next.stream().mapToInt(Fork::size).sum();
     }
 
+    /** How many forks follow one another at the most, itself counted. */
     public int depth() {
         return 1 + next.stream().mapToInt(Fork::depth).max().orElse(0);
     }

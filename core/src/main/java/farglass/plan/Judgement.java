@@ -10,18 +10,22 @@ package farglass.plan;
  * @param remark free text, or empty
  */
 public record Judgement(String athlete, String claim, String wording, String doubt, String remark) {
+    /** No judgement yet. */
     public static Judgement none(String athlete, String claim) {
         return new Judgement(athlete, claim, "", "", "");
     }
 
+    /** The same with the analyst's own words for the claim; empty for none. */
     public Judgement wording(String text) {
         return new Judgement(athlete, claim, text.strip(), doubt, remark);
     }
 
+    /** The same with why it is doubted; empty for not at all. */
     public Judgement doubt(String reason) {
         return new Judgement(athlete, claim, wording, reason.strip(), remark);
     }
 
+    /** The same with a remark; empty for none. */
     public Judgement remark(String text) {
         return new Judgement(athlete, claim, wording, doubt, text.strip());
     }

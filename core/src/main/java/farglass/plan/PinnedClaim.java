@@ -67,6 +67,7 @@ public record PinnedClaim(
         return Double.isFinite(p) ? Math.round(100 * p) + "%" : "?";
     }
 
+    /** Whether both are of the same claim about the same athlete. */
     public boolean sameAs(PinnedClaim other) {
         return athlete.equals(other.athlete) && claim.equals(other.claim);
     }

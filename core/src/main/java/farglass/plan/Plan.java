@@ -49,6 +49,7 @@ public record Plan(
         saved = List.copyOf(saved);
     }
 
+    /** A plan as it was kept. */
     public Plan(
             String id,
             String title,
@@ -80,10 +81,12 @@ public record Plan(
         return d.plan();
     }
 
+    /** A plan with nothing in it. */
     public static Plan empty(String id, String title, String us, String them) {
         return new Plan(id, title, us, them, List.of(), List.of(), "");
     }
 
+    /** The same with a claim pinned. */
     public Plan pin(PinnedClaim claim) {
         List<PinnedClaim> list = new ArrayList<>(pinned);
         list.removeIf(c -> c.sameAs(claim));
@@ -91,11 +94,13 @@ public record Plan(
         return with(d -> d.pinned = list);
     }
 
+    /** The same without a pinned claim; forks no longer rest on it. */
     public Plan unpin(PinnedClaim claim) {
         return with(
                 d -> d.pinned = pinned.stream().filter(c -> !c.sameAs(claim)).toList());
     }
 
+    /** Whether a claim about an athlete is pinned. */
     public boolean isPinned(String athlete, String claim) {
         return pinned.stream()
                 .anyMatch(p -> p.athlete().equals(athlete) && p.claim().equals(claim));
@@ -109,6 +114,7 @@ public record Plan(
                 .orElse(Judgement.none(athlete, claim));
     }
 
+    /** The same with a judgement in place of the one before. */
     public Plan judge(Judgement j) {
         List<Judgement> list = new ArrayList<>(judgements);
         list.removeIf(o -> o.about(j.athlete(), j.claim()));
@@ -137,6 +143,7 @@ public record Plan(
         return with(d -> d.own = list);
     }
 
+    /** The same with other dials, constraints and forecasts. */
     public Plan approach(Approach next) {
         return with(d -> d.approach = next);
     }
@@ -161,10 +168,12 @@ public record Plan(
         return clauses(list);
     }
 
+    /** The same with another briefing. */
     public Plan brief(Brief next) {
         return with(d -> d.brief = next);
     }
 
+    /** The same with another camp. */
     public Plan camp(Camp next) {
         return with(d -> d.camp = next);
     }
@@ -239,10 +248,12 @@ public record Plan(
         return with(d -> d.saved = list);
     }
 
+    /** The same under another title. */
     public Plan title(String text) {
         return with(d -> d.title = text);
     }
 
+    /** The same with other remarks. */
     public Plan remarks(String text) {
         return with(d -> d.remarks = text);
     }
@@ -260,6 +271,7 @@ public record Plan(
         return change(parent, f -> f.followedBy(Fork.of(freeId(), !above.ours(), text)));
     }
 
+    /** The same with one fork changed, wherever in the tree it is. */
     public Plan change(String fork, UnaryOperator<Fork> change) {
         return with(d ->
                 d.openings = openings.stream().map(f -> f.replace(fork, change)).toList());
@@ -273,6 +285,7 @@ public record Plan(
                 .toList());
     }
 
+    /** A fork by its id, wherever in the tree it is. */
     public Optional<Fork> find(String fork) {
         return openings.stream().flatMap(f -> f.find(fork).stream()).findFirst();
     }

@@ -29,6 +29,7 @@ public record Answer(Asked asked, List<Claim> claims, Evidence evidence) {
         claims = List.copyOf(claims);
     }
 
+    /** Answers a question that was read; takes a moment. */
     public static Answer of(LibraryIndex index, String athlete, Asked asked, long seed) {
         ClaimFactory q = Profile.inquiry(index, athlete, asked.filter(), seed);
         List<Claim> claims = new ArrayList<>();

@@ -99,6 +99,7 @@ public record Claim(
         return unit == Unit.PER_TEN_MINUTES ? d / (d + Math.max(b, 0.1)) : d;
     }
 
+    /** Whether all of it happened in one match. */
     public boolean oneMatch() {
         return estimate.matches() == 1;
     }
@@ -108,6 +109,7 @@ public record Claim(
         return new Claim(id, about, key, words, unit, estimate, side, trials, withoutUnsure, hidden, doubts, note);
     }
 
+    /** The same with a note, by its key. */
     public Claim noted(String key) {
         return new Claim(id, topic, template, args, unit, estimate, side, trials, withoutUnsure, hidden, doubts, key);
     }

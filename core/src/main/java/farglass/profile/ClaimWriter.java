@@ -13,19 +13,23 @@ public final class ClaimWriter {
     private final ResourceBundle words;
     private final Locale locale;
 
+    /** Writes in a language that has words. */
     public ClaimWriter(Locale locale) {
         this.locale = locale;
         this.words = ResourceBundle.getBundle("farglass.profile.Claims", locale);
     }
 
+    /** The claim as one sentence. */
     public String sentence(Claim c) {
         return format(c.template(), c.args().toArray());
     }
 
+    /** The heading of a section. */
     public String title(Section s) {
         return format(s.title(), s.args().toArray());
     }
 
+    /** What stands in a section that has no claim. */
     public String empty(Section s) {
         return words.getString(s.empty());
     }
@@ -40,6 +44,7 @@ public final class ClaimWriter {
         return format(key + ".question", surname);
     }
 
+    /** A grade in a word. */
     public String grade(Grade g) {
         return words.getString("grade." + g);
     }
@@ -135,6 +140,7 @@ public final class ClaimWriter {
         return notes;
     }
 
+    /** A share in per cent, without decimals. */
     public static String percent(double p) {
         return Double.isNaN(p) ? "?" : Math.round(p * 100) + "%";
     }

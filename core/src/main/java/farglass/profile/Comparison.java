@@ -34,6 +34,7 @@ public record Comparison(List<Row> rows, List<MatchRecord> meetings) {
      */
     public record Row(Claim a, Claim b, Difference difference) {}
 
+    /** Lays what both profiles say of the same side by side. */
     public static Comparison of(Profile a, Profile b) {
         Map<String, Claim> theirs = new LinkedHashMap<>();
         b.pages().values().forEach(p -> p.claims().forEach(c -> theirs.putIfAbsent(c.id(), c)));

@@ -79,6 +79,7 @@ public record Profile(
         return of(LibraryIndex.of(records, lexicon), athlete, filter, seed);
     }
 
+    /** Works out all pages; takes up to seconds on a large library. The seed is that of the intervals. */
     public static Profile of(LibraryIndex index, String athlete, Filter filter, long seed) {
         ClaimFactory q = inquiry(index, athlete, filter, seed);
         Map<Question, ClaimPage> pages = new EnumMap<>(Question.class);
@@ -147,10 +148,12 @@ public record Profile(
         };
     }
 
+    /** One page. */
     public ClaimPage page(Question question) {
         return pages.get(question);
     }
 
+    /** Claims of a grade, in their order. */
     public List<Claim> graded(Grade grade) {
         return claims.stream().filter(c -> c.estimate().grade() == grade).toList();
     }

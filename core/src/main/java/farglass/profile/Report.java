@@ -37,6 +37,7 @@ public record Report(
      * @param example where it was done right on another film, or empty
      */
     public record Fault(String subject, String instead, List<Trial> trials, int untold, Optional<Example> example) {
+        /** Faults that cost something. */
         public long punished() {
             return trials.stream().filter(Trial::worked).count();
         }

@@ -12,6 +12,7 @@ public record Scale(double from, double to) {
     /** Ends of scales: the first that holds the interval is taken. */
     private static final double[] ROUND = {1, 2, 5, 10, 20, 30, 60, 120, 300, 600, 3600};
 
+    /** The axis on which an estimate of a unit is drawn. */
     public static Scale of(Claim.Unit unit, Estimate e) {
         return new Scale(unit == Claim.Unit.DIFFERENCE ? -1 : 0, end(unit, e));
     }

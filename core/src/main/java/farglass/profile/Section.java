@@ -25,6 +25,7 @@ public record Section(String title, List<String> args, List<Claim> claims, Figur
         return new Section(title, args, claims, drawing, empty);
     }
 
+    /** Whether it has nothing to say. */
     public boolean isEmpty() {
         return claims.isEmpty() && figure == null;
     }

@@ -50,6 +50,7 @@ public record Tables(
      */
     public record Exit(Situation to, Curve curve) {}
 
+    /** In full what the pages show in part. */
     public static Tables of(Profile profile, long seed) {
         Evidence e = profile.evidence();
         ClaimFactory q = Profile.inquiry(e.index(), profile.athlete(), e.filter(), seed);

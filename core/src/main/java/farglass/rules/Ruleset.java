@@ -66,6 +66,7 @@ public record Ruleset(
         return !points.isEmpty();
     }
 
+    /** Points for an award; 0 where it gives none. */
     public int value(String award) {
         return points.getOrDefault(award, 0);
     }

@@ -2,6 +2,7 @@ package farglass.rules;
 
 /** A ruleset file that cannot be used; says where and why. */
 public final class RulesetException extends Exception {
+    /** What is wrong, and where in the file, as a JSON pointer. */
     public RulesetException(String path, String message) {
         super(path + ": " + message);
     }

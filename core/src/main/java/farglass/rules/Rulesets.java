@@ -56,6 +56,7 @@ public final class Rulesets {
         return new Rulesets(next);
     }
 
+    /** All of them, the team's own first. */
     public List<Ruleset> all() {
         return all;
     }

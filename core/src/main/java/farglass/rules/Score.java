@@ -86,14 +86,17 @@ public record Score(
     /** @param winner null for a draw, and while nobody has decided */
     public record Verdict(Corner winner, Method method) {}
 
+    /** Points of a corner at the end. */
     public int points(Corner c) {
         return awards.stream().filter(a -> a.who() == c).mapToInt(Award::value).sum();
     }
 
+    /** Advantages of a corner at the end. */
     public int advantages(Corner c) {
         return (int) advantages.stream().filter(a -> a.who() == c).count();
     }
 
+    /** Penalties of a corner at the end. */
     public int penalties(Corner c) {
         return (int) penalties.stream().filter(p -> p.who() == c).count();
     }

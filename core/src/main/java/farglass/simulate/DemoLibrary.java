@@ -24,6 +24,7 @@ public final class DemoLibrary {
 
     private DemoLibrary() {}
 
+    /** Our athlete of the made-up scenario. */
     public static Style ansa() {
         return Style.of("ansa-kellivar", "Ansa Kellivar", "Tidewall", "#2f5fa8", "blue")
                 .does(3, "collar-drag", "single-leg")
@@ -56,6 +57,7 @@ public final class DemoLibrary {
                 .build();
     }
 
+    /** The opponent of the made-up scenario. */
     public static Style brisa() {
         return Style.of("brisa-tolendt", "Brisa Tolendt", "Northlock", "#e8e4d8", "white, green patch")
                 .does(5, "guard-pull")
@@ -91,6 +93,7 @@ public final class DemoLibrary {
                 .build();
     }
 
+    /** A likely opponent of the made-up scenario. */
     public static Style odile() {
         return Style.of("odile-marrowen", "Odile Marrowen", "Cinder Street", "#e8e4d8", "white, red knee sleeves")
                 .does(2, "foot-sweep", "collar-drag", "snap-down")
@@ -124,6 +127,7 @@ public final class DemoLibrary {
                 .build();
     }
 
+    /** A likely opponent of the made-up scenario. */
     public static Style juno() {
         return Style.of("juno-fastrel", "Juno Fastrel", "Grey Heron", "#3c4a57", "dark blue, taped ankle")
                 .does(4, "double-leg", "single-leg")

@@ -39,6 +39,7 @@ public final class MatchMaker {
 
     private final Lexicon lexicon;
 
+    /** Makes matches in the words of a lexicon. */
     public MatchMaker(Lexicon lexicon) {
         this.lexicon = lexicon;
     }
@@ -58,6 +59,7 @@ public final class MatchMaker {
             String ruleset,
             long lengthMs) {}
 
+    /** One made-up match; the same seed makes the same one. */
     public MatchRecord make(Setting setting, Style a, Style b, long seed) {
         return new Run(setting, a, b, RandomSource.XO_RO_SHI_RO_128_PP.create(seed)).play();
     }

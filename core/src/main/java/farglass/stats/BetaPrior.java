@@ -129,6 +129,7 @@ public final class BetaPrior {
         return log;
     }
 
+    /** Its mean, 0..1. */
     public double mean() {
         return mean;
     }

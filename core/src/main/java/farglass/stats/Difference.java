@@ -10,6 +10,7 @@ package farglass.stats;
  * @param grade the weaker of the two
  */
 public record Difference(double value, double lo, double hi, Grade grade) {
+    /** How far two independent estimates lie apart. */
     public static Difference of(Estimate a, Estimate b) {
         double d = a.mean() - b.mean();
         double down = Math.hypot(a.mean() - a.lo(), b.hi() - b.mean());

@@ -71,6 +71,7 @@ public final class GammaPrior {
         return mean;
     }
 
+    /** Whose average it is. */
     public String source() {
         return source;
     }

@@ -22,10 +22,12 @@ public final class TalkRecorder {
         shown.add(new Talk.Shown(at, film, marks));
     }
 
+    /** Whether nothing has been shown. */
     public boolean isEmpty() {
         return shown.isEmpty();
     }
 
+    /** The talk that was taken. */
     public Talk done(String id, String match, String film, String cue, long lengthMs) {
         return new Talk(id, match, film, cue, Math.max(1, lengthMs), shown);
     }

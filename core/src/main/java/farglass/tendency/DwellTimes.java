@@ -31,15 +31,18 @@ public final class DwellTimes {
      * @param cause how it ended, or null when that was not seen
      */
     public record Stay(Evidence.Seen seen, Span first, Span last, String cause) {
+        /** How long it lasted, ms. */
         public long ms() {
             return last.to().since(first.from());
         }
 
+        /** Its length, end and weight, for curves. */
         public Spell spell() {
             Trial t = trial(true);
             return new Spell(t.tag(), ms(), cause, t.weight());
         }
 
+        /** Its first span as an occurrence of a claim. */
         public Trial trial(boolean worked) {
             return seen.trial(first.tag(), worked);
         }

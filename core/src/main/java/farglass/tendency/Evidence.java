@@ -46,6 +46,7 @@ public final class Evidence {
             return facts.record();
         }
 
+        /** The spans of the match. */
         public PositionLine line() {
             return facts.line();
         }
@@ -55,6 +56,7 @@ public final class Evidence {
             return line().spans().stream().mapToLong(Span::lengthMs).sum();
         }
 
+        /** Whether a moment counts under the filter. */
         public boolean counts(MatchTime t) {
             for (Moment.Window w : windows) {
                 if (t.ms() >= w.from() && t.ms() < w.to()) {
@@ -82,10 +84,12 @@ public final class Evidence {
 
     /** An action of either athlete, with where it happened; the span is null before the first position. */
     public record Act(Seen seen, int index, Tag.Action action, Span span, String family) {
+        /** Whether the athlete did it, not the other. */
         public boolean own() {
             return action.by() == seen.corner();
         }
 
+        /** The tag it is. */
         public TagRef ref() {
             return seen.facts().ref(index);
         }
@@ -95,10 +99,12 @@ public final class Evidence {
             return span == null ? Role.NEUTRAL : Role.of(span, seen.corner());
         }
 
+        /** Whether its outcome was seen. */
         public boolean decided() {
             return outcomeSeen(action);
         }
 
+        /** It as an occurrence of a claim. */
         public Trial trial(boolean worked) {
             return new Trial(
                     ref(),
@@ -109,6 +115,7 @@ public final class Evidence {
                     action.info().unsure());
         }
 
+        /** It as an occurrence that worked if it was completed. */
         public Trial trial() {
             return trial(action.completed());
         }
@@ -120,6 +127,7 @@ public final class Evidence {
      * @param ms the part of its time that counts
      */
     public record Visit(Seen seen, Span span, long ms) {
+        /** The tag that began it. */
         public TagRef ref() {
             return seen.facts().ref(span.tag());
         }
@@ -129,6 +137,7 @@ public final class Evidence {
             return Role.of(span, seen.corner());
         }
 
+        /** It as an occurrence of a claim. */
         public Trial trial(boolean worked) {
             return seen.trial(span.tag(), worked);
         }
@@ -164,6 +173,7 @@ public final class Evidence {
         return of(LibraryIndex.of(records, lexicon), athlete, filter);
     }
 
+    /** What counts of an athlete; laid out as it is asked for. */
     public static Evidence of(LibraryIndex index, String athlete, Filter filter) {
         LocalDate asOf = filter.asOf() != null ? filter.asOf() : index.newest();
         List<Seen> seen = new ArrayList<>();
@@ -186,22 +196,27 @@ public final class Evidence {
         return of(index, athlete, other);
     }
 
+    /** Id of the athlete. */
     public String athlete() {
         return athlete;
     }
 
+    /** What was asked for. */
     public Filter filter() {
         return filter;
     }
 
+    /** The library it is of. */
     public LibraryIndex index() {
         return index;
     }
 
+    /** The lexicon the library is read with. */
     public Lexicon lexicon() {
         return index.lexicon();
     }
 
+    /** The matches that count, oldest first. */
     public List<Seen> matches() {
         return matches;
     }
@@ -211,6 +226,7 @@ public final class Evidence {
         return Optional.ofNullable(byId.get(id));
     }
 
+    /** Live match time that counts, ms, unweighted. */
     public long exposureMs() {
         return contents().exposureMs();
     }
@@ -225,6 +241,7 @@ public final class Evidence {
         return Collections.unmodifiableList(contents().in(match));
     }
 
+    /** The athlete's own attempts that are wanted. */
     public List<Act> own(Predicate<Act> wanted) {
         return contents().own().stream().filter(wanted).toList();
     }
@@ -264,10 +281,12 @@ public final class Evidence {
         return own(act -> wanted.test(act.action()) && outcomeSeen(act.action()));
     }
 
+    /** Whether an attempt's outcome is tagged. */
     public static boolean outcomeSeen(Tag.Action a) {
         return a.outcome() != null && a.outcome() != Outcome.NOT_VISIBLE;
     }
 
+    /** Whether a side says left or right. */
     public static boolean sided(Side s) {
         return s == Side.RIGHT || s == Side.LEFT;
     }

@@ -40,6 +40,7 @@ public final class Exchanges {
     /** The steps between two resets, at least one. */
     public record Exchange(Evidence.Seen seen, List<Step> steps) {}
 
+    /** All exchanges that count, in the order of matches and time. */
     public static List<Exchange> of(Evidence evidence) {
         boolean everything = evidence.filter().moment().everything();
         List<Exchange> found = new ArrayList<>();

@@ -44,6 +44,7 @@ public record Filter(
         matches = Set.copyOf(matches);
     }
 
+    /** What counts: of matches all, of opponents all, of a match every moment. */
     public Filter(
             String attire,
             String ruleset,
@@ -87,39 +88,48 @@ public record Filter(
         return opponents(Opponents.ALL).matches(Set.of());
     }
 
+    /** The same in an attire, {@code gi} or {@code no-gi}; null for either. */
     public Filter attire(String value) {
         return new Filter(value, ruleset, from, to, halfLifeYears, asOf, baseline, kinds, opponents, matches, moment);
     }
 
+    /** The same under a ruleset, by code; null for all. */
     public Filter ruleset(String value) {
         return new Filter(attire, value, from, to, halfLifeYears, asOf, baseline, kinds, opponents, matches, moment);
     }
 
+    /** The same between two days, both counted; null for open ends. */
     public Filter dates(LocalDate first, LocalDate last) {
         return new Filter(
                 attire, ruleset, first, last, halfLifeYears, asOf, baseline, kinds, opponents, matches, moment);
     }
 
+    /** The same with another half-life of weights, years; null for no ageing. */
     public Filter halfLife(Double years) {
         return new Filter(attire, ruleset, from, to, years, asOf, baseline, kinds, opponents, matches, moment);
     }
 
+    /** The same seen back from another day; null for the newest match. */
     public Filter asOf(LocalDate date) {
         return new Filter(attire, ruleset, from, to, halfLifeYears, date, baseline, kinds, opponents, matches, moment);
     }
 
+    /** The same of other kinds of record. */
     public Filter kinds(Set<RecordKind> which) {
         return new Filter(attire, ruleset, from, to, halfLifeYears, asOf, baseline, which, opponents, matches, moment);
     }
 
+    /** The same against others. */
     public Filter opponents(Opponents who) {
         return new Filter(attire, ruleset, from, to, halfLifeYears, asOf, baseline, kinds, who, matches, moment);
     }
 
+    /** The same in these matches only; empty for all. */
     public Filter matches(Set<String> ids) {
         return new Filter(attire, ruleset, from, to, halfLifeYears, asOf, baseline, kinds, opponents, ids, moment);
     }
 
+    /** The same in another part of each match. */
     public Filter moment(Moment part) {
         return new Filter(attire, ruleset, from, to, halfLifeYears, asOf, baseline, kinds, opponents, matches, part);
     }

@@ -38,6 +38,7 @@ public record Flows(List<Stop> stops, List<Flow> flows) {
 
     private record Ends(Situation from, Situation to) {}
 
+    /** Time in every situation, and what led from one to the next. */
     public static Flows of(Evidence evidence) {
         List<Stop> stops = PositionTimes.of(evidence).stream()
                 .map(r -> new Stop(r.position(), r.role(), r.share()))

@@ -74,10 +74,12 @@ public final class LibraryIndex {
         return newest;
     }
 
+    /** Of no matches. */
     public static LibraryIndex empty(Lexicon lexicon) {
         return new LibraryIndex(lexicon, Map.of(), new ChainMemory());
     }
 
+    /** Of these matches; takes about a second for a thousand of them. */
     public static LibraryIndex of(Collection<MatchRecord> records, Lexicon lexicon) {
         return empty(lexicon).with(records);
     }
@@ -178,14 +180,17 @@ public final class LibraryIndex {
         return chains;
     }
 
+    /** The lexicon it is read with. */
     public Lexicon lexicon() {
         return lexicon;
     }
 
+    /** The facts of all matches. */
     public Collection<MatchFacts> facts() {
         return facts.values();
     }
 
+    /** The facts of an athlete's matches; empty for an id that is not there. */
     public List<MatchFacts> of(String athlete) {
         return byAthlete.getOrDefault(athlete, List.of());
     }
@@ -195,6 +200,7 @@ public final class LibraryIndex {
         return byAthlete.keySet();
     }
 
+    /** Name of an athlete; the id itself when it is not there. */
     public String name(String athlete) {
         return of(athlete).stream()
                 .flatMap(f -> f.record().cornerOf(athlete).map(f.record()::athlete).stream())

@@ -90,6 +90,7 @@ public final class MatchFacts {
         return record;
     }
 
+    /** The spans of the match. */
     public PositionLine line() {
         return line;
     }
@@ -114,6 +115,7 @@ public final class MatchFacts {
         return end;
     }
 
+    /** All actions, in the order of time. */
     public List<Act> acts() {
         return acts;
     }

@@ -65,18 +65,22 @@ public record Moment(Role role, Standing score, Part clock) {
         }
     }
 
+    /** Whether every moment counts. */
     public boolean everything() {
         return equals(ANY);
     }
 
+    /** The same at a score. */
     public Moment score(Standing s) {
         return new Moment(role, s, clock);
     }
 
+    /** The same in a part of the match. */
     public Moment clock(Part p) {
         return new Moment(role, score, p);
     }
 
+    /** The same in a role; null for all. */
     public Moment role(Role r) {
         return new Moment(r, score, clock);
     }

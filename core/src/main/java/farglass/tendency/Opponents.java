@@ -19,6 +19,7 @@ public record Opponents(Set<String> ids, String stance, String grade, Double min
         ids = Set.copyOf(ids);
     }
 
+    /** One opponent only. */
     public static Opponents only(String id) {
         return new Opponents(Set.of(id), null, null, null, null);
     }

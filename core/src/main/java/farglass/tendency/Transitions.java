@@ -40,6 +40,7 @@ public final class Transitions {
 
     private record Exit(Evidence.Seen seen, Transition transition) {}
 
+    /** One row for every situation and what came next. */
     public static List<Row> of(Evidence evidence) {
         Map<Situation, List<Exit>> exits = new TreeMap<>();
         for (Evidence.Seen seen : evidence.matches()) {

@@ -11,14 +11,17 @@ public final class Clock {
 
     private Clock() {}
 
+    /** As {@code 4:05.250}. */
     public static String millis(long ms) {
         return String.format(Locale.ROOT, "%d:%02d.%03d", ms / 60_000, ms / 1000 % 60, ms % 1000);
     }
 
+    /** As {@code 4:05.2}. */
     public static String tenths(long ms) {
         return String.format(Locale.ROOT, "%d:%02d.%d", ms / 60_000, ms / 1000 % 60, ms % 1000 / 100);
     }
 
+    /** As {@code 4:05}. */
     public static String seconds(long ms) {
         return String.format(Locale.ROOT, "%d:%02d", ms / 60_000, ms / 1000 % 60);
     }

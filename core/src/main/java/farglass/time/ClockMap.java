@@ -44,14 +44,17 @@ public final class ClockMap {
         return new ClockMap(List.copyOf(sorted));
     }
 
+    /** In the order of film time, without overlap. */
     public List<Segment> segments() {
         return segments;
     }
 
+    /** Whether nothing is known of the film. */
     public boolean isEmpty() {
         return segments.isEmpty();
     }
 
+    /** What the film shows at a moment; empty where that is not known. */
     public Optional<Segment> at(FilmTime f) {
         return segments.stream().filter(s -> s.contains(f)).findFirst();
     }

@@ -14,6 +14,7 @@ public record FilmTime(long ms) implements Comparable<FilmTime> {
         }
     }
 
+    /** A moment of a film, ms from its first frame. */
     public static FilmTime ofMs(long ms) {
         return new FilmTime(ms);
     }

@@ -14,6 +14,7 @@ public record MatchTime(long ms) implements Comparable<MatchTime> {
         }
     }
 
+    /** A moment of a match, ms of match time. */
     public static MatchTime ofMs(long ms) {
         return new MatchTime(ms);
     }

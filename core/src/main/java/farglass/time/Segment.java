@@ -32,18 +32,22 @@ public record Segment(FilmTime from, FilmTime to, Kind kind, MatchTime at, doubl
         }
     }
 
+    /** A stretch that shows the match at its own speed. */
     public static Segment live(long fromMs, long toMs, long matchMs) {
         return new Segment(FilmTime.ofMs(fromMs), FilmTime.ofMs(toMs), Kind.LIVE, MatchTime.ofMs(matchMs), 1);
     }
 
+    /** A stretch that shows the match again. */
     public static Segment replay(long fromMs, long toMs, long matchMs, double speed) {
         return new Segment(FilmTime.ofMs(fromMs), FilmTime.ofMs(toMs), Kind.REPLAY, MatchTime.ofMs(matchMs), speed);
     }
 
+    /** A stretch that shows no match time. */
     public static Segment blank(long fromMs, long toMs, Kind kind) {
         return new Segment(FilmTime.ofMs(fromMs), FilmTime.ofMs(toMs), kind, MatchTime.ZERO, 1);
     }
 
+    /** Whether a film moment lies in it; its end does not. */
     public boolean contains(FilmTime f) {
         return f.compareTo(from) >= 0 && f.compareTo(to) < 0;
     }
@@ -58,6 +62,7 @@ public record Segment(FilmTime from, FilmTime to, Kind kind, MatchTime at, doubl
         return matchTime(to);
     }
 
+    /** Whether it shows a match moment. */
     public boolean covers(MatchTime t) {
         return kind.showsMatch() && t.compareTo(at) >= 0 && t.compareTo(matchEnd()) < 0;
     }

@@ -40,6 +40,7 @@ public record Mark(Agreement agreement, double delayMs, List<Confusion> confusio
      */
     public record Confusion(String truth, String taken, long ms, MatchTime t) {}
 
+    /** How well a learner's record meets the truth. */
     public static Mark of(MatchRecord truth, MatchRecord learner, Lexicon lexicon) {
         Agreement a = Agreement.of(truth, learner, TOLERANCE_MS, lexicon, 1);
         List<Long> delays = new ArrayList<>();

@@ -78,6 +78,7 @@ public final class Backups {
         return new Backups(LibraryFile.real(library), clock, w -> {});
     }
 
+    /** Where the copies of each day lie. */
     public Path folder() {
         return library.resolveSibling("backups");
     }

@@ -174,10 +174,12 @@ public final class Library implements AutoCloseable {
         return missing;
     }
 
+    /** Whether it was opened for reading only. */
     public boolean readOnly() {
         return open == null;
     }
 
+    /** The library's own file, links resolved. */
     public Path file() {
         return file;
     }
@@ -202,6 +204,7 @@ public final class Library implements AutoCloseable {
         return look(matches::all);
     }
 
+    /** A record by id; empty when there is none, or it is removed. */
     public synchronized Optional<MatchRecord> match(String id) throws LibraryException {
         return look(() -> matches.match(id));
     }
@@ -305,10 +308,12 @@ public final class Library implements AutoCloseable {
         return after;
     }
 
+    /** Whether a step of a record can be taken back. */
     public synchronized boolean canUndo(String id) throws LibraryException {
         return look(() -> matches.applied(id) > 0);
     }
 
+    /** Whether a step that was taken back can be made again. */
     public synchronized boolean canRedo(String id) throws LibraryException {
         return look(() -> matches.edit(id, matches.applied(id) + 1).isPresent());
     }
@@ -339,6 +344,7 @@ public final class Library implements AutoCloseable {
         return change(() -> plans.step(id, step));
     }
 
+    /** All assignments. */
     public synchronized List<Assignment> assignments() throws LibraryException {
         return look(plans::assignments);
     }
@@ -418,6 +424,7 @@ public final class Library implements AutoCloseable {
         }
     }
 
+    /** What was set under a name. */
     public synchronized Optional<String> setting(String name) throws LibraryException {
         return look(() -> settings.setting(name));
     }
@@ -427,6 +434,7 @@ public final class Library implements AutoCloseable {
         return look(settings::all);
     }
 
+    /** Keeps a setting in place of what stood there. */
     public synchronized void set(String name, String text) throws LibraryException {
         change(rows -> settings.put(name, text));
     }

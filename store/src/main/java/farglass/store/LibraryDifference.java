@@ -34,6 +34,7 @@ public record LibraryDifference(
         settings = List.copyOf(settings);
     }
 
+    /** Whether both are alike. */
     public boolean nothing() {
         return matches.isEmpty() && plans.isEmpty() && assignments.isEmpty() && settings.isEmpty();
     }

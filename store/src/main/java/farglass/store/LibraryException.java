@@ -20,19 +20,23 @@ public final class LibraryException extends Exception {
 
     private final Kind kind;
 
+    /** The message says what happened, what was kept and what to do. */
     public LibraryException(String message) {
         this(Kind.OTHER, message, null);
     }
 
+    /** The message says what happened, what was kept and what to do. */
     public LibraryException(String message, Throwable cause) {
         this(Kind.OTHER, message, cause);
     }
 
+    /** The message says what happened, what was kept and what to do. */
     public LibraryException(Kind kind, String message, Throwable cause) {
         super(message, cause);
         this.kind = kind;
     }
 
+    /** What can be done about it. */
     public Kind kind() {
         return kind;
     }

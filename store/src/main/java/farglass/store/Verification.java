@@ -30,6 +30,7 @@ public record Verification(int version, Map<String, Long> counts, List<String> f
         faults = List.copyOf(faults);
     }
 
+    /** Whether everything could be read. */
     public boolean good() {
         return faults.isEmpty();
     }

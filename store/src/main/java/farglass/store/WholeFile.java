@@ -17,6 +17,7 @@ public final class WholeFile {
         void to(Path part) throws IOException;
     }
 
+    /** Writes a text as UTF-8. */
     public static void write(Path target, String text) throws IOException {
         write(target, part -> Files.write(part, text.getBytes(StandardCharsets.UTF_8)));
     }

@@ -54,6 +54,7 @@ public record Bracket(List<Opponent> opponents, List<Skill> skills) {
         }
     }
 
+    /** What serves against all likely opponents, weighed by the chance to meet them. */
     public static Bracket of(List<Opponent> opponents) {
         Map<String, Map<String, Double>> worths = new LinkedHashMap<>();
         Map<String, Map<ModelState, Double>> places = new LinkedHashMap<>();

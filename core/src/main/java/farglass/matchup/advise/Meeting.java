@@ -54,10 +54,12 @@ public final class Meeting {
             long lengthMs,
             SolverSettings settings,
             Constraints wishes) {
+        /** The same question with other solver settings. */
         public Question settings(SolverSettings s) {
             return new Question(us, them, rules, filter, asOf, lengthMs, s, wishes);
         }
 
+        /** The same question under other constraints. */
         public Question wishes(Constraints w) {
             return new Question(us, them, rules, filter, asOf, lengthMs, settings, w);
         }
@@ -72,6 +74,7 @@ public final class Meeting {
         this.model = model(rates.exits(places));
     }
 
+    /** Fits the rates of both; takes about a second on a large library. */
     public static Meeting of(LibraryIndex index, Question q) {
         StateSpace groups = new StateSpace(index.lexicon());
         Payoffs payoffs = new Payoffs(q.rules(), groups);
@@ -106,6 +109,7 @@ public final class Meeting {
         return list;
     }
 
+    /** What was asked. */
     public Question question() {
         return question;
     }
@@ -125,6 +129,7 @@ public final class Meeting {
         return rates.matches(ours);
     }
 
+    /** Whether there is film enough of both for a plan. */
     public boolean enough() {
         return matches(true) >= LEAST_MATCHES && matches(false) >= LEAST_MATCHES;
     }

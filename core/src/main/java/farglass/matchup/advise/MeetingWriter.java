@@ -61,6 +61,7 @@ public final class MeetingWriter {
         return String.format(locale, "%+.1f", 100 * share);
     }
 
+    /** A state in words. */
     public String place(ModelState p) {
         String name = lexicon.positionName(p.group());
         if (p.standing() == 0) {
@@ -71,20 +72,24 @@ public final class MeetingWriter {
         return say(guard ? "place.guard" : "place.ahead", name, who);
     }
 
+    /** The displayed name of a technique. */
     public String technique(String code) {
         return lexicon.techniqueName(code);
     }
 
+    /** What to do, in words. */
     public String option(Option o) {
         return o.kind() == Option.Kind.PRESS
                 ? say("option.press", technique(o.technique()))
                 : say("option." + o.kind());
     }
 
+    /** First name of ours or of the opponent. */
     public String name(boolean ours) {
         return ours ? us : them;
     }
 
+    /** In words, what a figure rests on. */
     public String source(Exit e) {
         return say(
                 "source." + e.source(),
@@ -140,6 +145,7 @@ public final class MeetingWriter {
         return Long.toString(Math.round(x));
     }
 
+    /** Advice by score and clock as one sentence. */
     public String guide(Proposal.Guide g) {
         String when = when(g.regions());
         return say("guide", place(g.place()), option(g.option()), when);
@@ -163,14 +169,17 @@ public final class MeetingWriter {
                 say("or"), set.stream().map(e -> say(prefix + e.name())).toList());
     }
 
+    /** A forecast as one sentence. */
     public String forecast(Proposal.Forecast f) {
         return say("forecast." + f.what(), us, them, f.place() == null ? "" : place(ModelState.ofKey(f.place())));
     }
 
+    /** How a match ends, in words. */
     public String ending(String key) {
         return say("ending." + key.replace(':', '.'), us, them);
     }
 
+    /** What should be tagged next, and why. */
     public String need(Proposal.Need n) {
         return say("need", exit(n.exit()), source(n.exit()), gain(n.sway()).substring(1));
     }

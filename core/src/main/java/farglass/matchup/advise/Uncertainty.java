@@ -43,6 +43,7 @@ public record Uncertainty(Range natural, Range planned, Range gain, List<Advice>
 
     /** Mean and the middle nine tenths. */
     public record Range(double mean, double lo, double hi) {
+        /** The middle nine tenths of draws. */
         public static Range of(double[] values) {
             double[] sorted = values.clone();
             Arrays.sort(sorted);

@@ -59,6 +59,7 @@ public final class TransitionRates {
     private final Map<Boolean, Map<String, Double>> liking = new HashMap<>();
     private final AttemptHistory history;
 
+    /** Fits the rates of two athletes from all matches that the filter leaves, seen back from a day. */
     public TransitionRates(
             LibraryIndex index,
             String us,

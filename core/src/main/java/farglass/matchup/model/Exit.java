@@ -67,14 +67,17 @@ public record Exit(
     /** The same way out whatever its numbers are. */
     public record Key(ModelState from, boolean ours, String technique) {}
 
+    /** What it is called in corrections: state, whose, technique. */
     public Key key() {
         return new Key(from, ours, technique);
     }
 
+    /** Whether it ends the match. */
     public boolean finish() {
         return "submission".equals(family);
     }
 
+    /** The same with another rate and chance, from another source. */
     public Exit numbers(double newRate, double newChance, Source from) {
         return new Exit(this.from, ours, technique, family, newRate, newChance, held, near, to, from, basis);
     }

@@ -38,6 +38,7 @@ public final class Model {
      * @param down whether it leads from a paying pin to a lesser one: never a choice
      */
     public record Way(Exit exit, Branch[] branches, boolean down) {
+        /** How often it is taken, times a minute. */
         public double rate() {
             return exit.rate();
         }
@@ -236,6 +237,7 @@ public final class Model {
      */
     public record Prospect(double points, double finishes) {}
 
+    /** What is usual in a state: what it is worth to one of the two. */
     public Prospect prospect(ModelState p, boolean ours) {
         double points = 0;
         double finishes = 0;
@@ -249,10 +251,12 @@ public final class Model {
         return new Prospect(points, finishes);
     }
 
+    /** Under which rules. */
     public Ruleset rules() {
         return rules;
     }
 
+    /** Which states are told apart. */
     public StateSpace groups() {
         return groups;
     }
@@ -277,14 +281,17 @@ public final class Model {
         return numbers.getOrDefault(p, -1);
     }
 
+    /** Our ways out of a state, by its number. */
     public List<Way> own(int place) {
         return own.get(place);
     }
 
+    /** The opponent's ways out of a state, by its number. */
     public List<Way> theirs(int place) {
         return theirs.get(place);
     }
 
+    /** Ways out of a state that nobody takes on purpose. */
     public List<Way> drift(int place) {
         return drift.get(place);
     }

@@ -11,6 +11,7 @@ public record ModelState(String group, int standing, boolean paid) implements Co
     /** Standing apart, where every match begins. */
     public static final ModelState START = new ModelState("STD", 0, false);
 
+    /** A class of positions with who is ahead: 1 ours, 0 nobody, -1 the other. */
     public static ModelState of(String group, int standing) {
         return new ModelState(group, standing, false);
     }
@@ -20,6 +21,7 @@ public record ModelState(String group, int standing, boolean paid) implements Co
         return new ModelState(group, -standing, paid);
     }
 
+    /** The same with its points counted already, or not. */
     public ModelState paid(boolean now) {
         return new ModelState(group, standing, now);
     }

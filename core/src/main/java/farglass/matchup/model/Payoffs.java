@@ -39,6 +39,7 @@ public final class Payoffs {
 
     private record Asked(ModelState from, String technique, ModelState to, boolean held, boolean late) {}
 
+    /** Asks the rules engine once for every kind of change. */
     public Payoffs(Ruleset rules, StateSpace groups) {
         this.rules = rules;
         this.groups = groups;

@@ -39,11 +39,13 @@ public final class StateSpace {
     private final Lexicon lexicon;
     private final Map<String, String> of = new HashMap<>();
 
+    /** Classes of the positions of a lexicon. */
     public StateSpace(Lexicon lexicon) {
         this.lexicon = lexicon;
         TOGETHER.forEach(row -> row.forEach(code -> of.put(code, row.get(0))));
     }
 
+    /** The class of a position; the position itself when it stands alone. */
     public String of(String position) {
         return of.getOrDefault(position, position);
     }
@@ -78,6 +80,7 @@ public final class StateSpace {
         return standing > 0 ? "+" : standing < 0 ? "-" : "=";
     }
 
+    /** Whether a class is a guard. */
     public boolean guard(String group) {
         Position x = position(group);
         return x != null && x.guard();
@@ -106,6 +109,7 @@ public final class StateSpace {
         return x == null ? 0 : x.value();
     }
 
+    /** The lexicon whose positions are told apart. */
     public Lexicon lexicon() {
         return lexicon;
     }

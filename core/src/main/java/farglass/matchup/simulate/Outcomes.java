@@ -45,6 +45,7 @@ public record Outcomes(
         return n < 2 ? 0 : Math.sqrt(square / (n - 1.0) / n);
     }
 
+    /** All runs together. */
     public static Outcomes sum(Iterable<Outcomes> parts) {
         long n = 0;
         Map<String, Long> endings = new TreeMap<>();

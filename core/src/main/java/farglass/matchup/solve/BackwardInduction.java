@@ -41,6 +41,7 @@ public final class BackwardInduction {
         ALWAYS
     }
 
+    /** Lays out states, score and steps; nothing is solved yet. */
     public BackwardInduction(Model model, SolverSettings settings) {
         this.model = model;
         this.settings = settings;
@@ -61,22 +62,27 @@ public final class BackwardInduction {
         }
     }
 
+    /** What is solved. */
     public Model model() {
         return model;
     }
 
+    /** How it is solved. */
     public SolverSettings settings() {
         return settings;
     }
 
+    /** Steps from the beginning to the end. */
     public int steps() {
         return steps;
     }
 
+    /** The step that goes on at a match time, ms. */
     public int stepAt(long ms) {
         return (int) Math.max(0, Math.min(steps - 1, ms / settings.stepMs()));
     }
 
+    /** Whether a step lies in the last two minutes. */
     public boolean late(int step) {
         return step * settings.stepMs() >= model.pointsFromMs();
     }
@@ -86,6 +92,7 @@ public final class BackwardInduction {
         return perRate[place];
     }
 
+    /** Length of a step, minutes. */
     public double stepMinutes() {
         return dt;
     }

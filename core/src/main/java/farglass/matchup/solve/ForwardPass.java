@@ -57,6 +57,7 @@ public final class ForwardPass {
      * @param chance10 gain when their chance to work grows by a tenth of itself
      */
     public record Leverage(Exit exit, double rate10, double chance10) {
+        /** The greatest leverage of any figure. */
         public double most() {
             return Math.max(Math.abs(rate10), Math.abs(chance10));
         }

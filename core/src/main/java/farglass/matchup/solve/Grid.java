@@ -47,6 +47,7 @@ public final class Grid {
         return (place * rowsPerPlace + call * (2 * advantages + 1) + clip(advantage, advantages) + advantages) * row;
     }
 
+    /** Where a state, calls, advantages and points lie in a step's table. */
     public int cell(int place, int call, int advantage, int point) {
         return rowAt(place, call, advantage) + pad + points + clip(point, points);
     }
@@ -86,6 +87,7 @@ public final class Grid {
         return penalties.isEmpty() ? new PenaltyEffect.Warning() : penalties.get(Math.min(call, penalties.size() - 1));
     }
 
+    /** Calls after one more. */
     public int afterCall(int call) {
         return Math.min(call + 1, calls - 1);
     }

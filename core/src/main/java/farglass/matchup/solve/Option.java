@@ -20,6 +20,7 @@ public record Option(Kind kind, String technique) {
         HOLD
     }
 
+    /** To do one thing more than usual. */
     public static Option press(String technique) {
         return new Option(Kind.PRESS, technique);
     }

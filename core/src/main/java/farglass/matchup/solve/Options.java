@@ -39,6 +39,7 @@ public final class Options {
         this.hold = options.indexOf(Option.HOLD);
     }
 
+    /** What can be done where these are the own ways out. */
     public static Options of(List<Model.Way> ways, boolean mayHold, SolverSettings settings) {
         double total = ways.stream().mapToDouble(Model.Way::rate).sum();
         List<Option> options = new ArrayList<>(List.of(Option.NATURAL));
@@ -80,10 +81,12 @@ public final class Options {
         return standing > 0 || p.group().equals("STD");
     }
 
+    /** How many there are. */
     public int size() {
         return options.size();
     }
 
+    /** Number of an option; -1 when it is none of them. */
     public int indexOf(Option o) {
         return options.indexOf(o);
     }

@@ -14,6 +14,7 @@ public final class Policy {
         this.option = option;
     }
 
+    /** The option chosen in a step and a cell of the grid. */
     public int get(int step, int cell) {
         return option[step][cell];
     }
@@ -77,6 +78,7 @@ public final class Policy {
         }
     }
 
+    /** One that can be changed without changing this one. */
     public Policy copy() {
         byte[][] c = new byte[option.length][];
         for (int i = 0; i < c.length; i++) {

@@ -17,6 +17,7 @@ public record Region(Lead lead, Part part) {
         LEVEL,
         AHEAD;
 
+        /** Who leads, by points and then advantages, seen from ours. */
         public static Lead of(int points, int advantages) {
             int sign = points != 0 ? points : advantages;
             return sign < 0 ? BEHIND : sign > 0 ? AHEAD : LEVEL;

@@ -16,6 +16,7 @@ public final class Solution {
         this.values = values;
     }
 
+    /** What was solved. */
     public BackwardInduction programme() {
         return programme;
     }

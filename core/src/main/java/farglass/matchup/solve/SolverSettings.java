@@ -32,10 +32,12 @@ public record SolverSettings(
         }
     }
 
+    /** The same at another place of the dial, 0..1. */
     public SolverSettings emphasis(double e) {
         return new SolverSettings(pressFactor, holdOwnFactor, holdOtherFactor, e, stepMs);
     }
 
+    /** The same with another factor for what is pressed, 1..3. */
     public SolverSettings pressing(double factor) {
         return new SolverSettings(factor, holdOwnFactor, holdOtherFactor, emphasis, stepMs);
     }

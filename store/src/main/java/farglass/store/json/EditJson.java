@@ -87,6 +87,7 @@ public final class EditJson {
         return JSON.readTree(MatchJson.write(record.withTags(List.of())));
     }
 
+    /** Reads what {@code write} gave. */
     public static Edit read(String document) throws FormatException {
         return read(MatchJson.parse(document), "");
     }

@@ -9,6 +9,7 @@ import java.util.Map;
 public final class EstimateJson {
     private EstimateJson() {}
 
+    /** The fields of an estimate, its tags among them. */
     public static Map<String, Object> of(Estimate e) {
         Map<String, Object> m = new LinkedHashMap<>();
         m.put("x", number(e.x()));

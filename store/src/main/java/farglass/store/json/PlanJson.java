@@ -31,6 +31,7 @@ public final class PlanJson {
 
     private PlanJson() {}
 
+    /** The plan as {@code farglass.plan/1}. */
     public static String write(Plan p) {
         Map<String, Object> m = new LinkedHashMap<>();
         m.put("format", FORMAT);
@@ -193,6 +194,7 @@ public final class PlanJson {
         return m;
     }
 
+    /** Reads a plan, of this or an older version. */
     public static Plan read(String document) throws FormatException {
         Fields f = Fields.of(MatchJson.parse(document), "");
         if (!FORMAT.equals(f.needText("format"))) {
@@ -268,6 +270,7 @@ public final class PlanJson {
         return list;
     }
 
+    /** The assignment as JSON. */
     public static String write(Assignment a) {
         Map<String, Object> m = new LinkedHashMap<>();
         m.put("format", ASSIGNMENT);
@@ -296,6 +299,7 @@ public final class PlanJson {
         return chances;
     }
 
+    /** Reads what {@code write} gave of an assignment. */
     public static Assignment readAssignment(String document) throws FormatException {
         Fields f = Fields.of(MatchJson.parse(document), "");
         List<String> opponents = new ArrayList<>();

@@ -36,15 +36,18 @@ public final class ProfileJson {
     private final Tables tables;
     private final ClaimWriter writer = new ClaimWriter(Locale.ENGLISH);
 
+    /** A profile with what its pages show in part. */
     public ProfileJson(Profile profile, Tables tables) {
         this.profile = profile;
         this.tables = tables;
     }
 
+    /** The document as text. */
     public String text() {
         return MAPPER.valueToTree(document()).toPrettyString();
     }
 
+    /** The document as maps and lists, in the order of {@code farglass.profile/1}. */
     public Map<String, Object> document() {
         Map<String, Object> m = new LinkedHashMap<>();
         Filter f = profile.evidence().filter();

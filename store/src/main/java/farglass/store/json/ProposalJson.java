@@ -28,12 +28,14 @@ public final class ProposalJson {
     private final MeetingSolution solved;
     private final MeetingWriter writer;
 
+    /** A computed plan with the words for it. */
     public ProposalJson(Proposal proposal, MeetingWriter writer) {
         this.proposal = proposal;
         this.solved = proposal.solved();
         this.writer = writer;
     }
 
+    /** The document as maps and lists; the seed is noted in it. */
     public Map<String, Object> document(long seed) {
         Meeting.Question q = solved.meeting().question();
         Map<String, Object> m = new LinkedHashMap<>();

@@ -19,6 +19,7 @@ public final class TalkJson {
 
     private TalkJson() {}
 
+    /** The talk as JSON. */
     public static String write(Talk talk) {
         Map<String, Object> m = new LinkedHashMap<>();
         m.put("format", FORMAT);

@@ -39,6 +39,7 @@ public final class ClaimTable {
 
     private ClaimTable() {}
 
+    /** One row for every claim of every page, RFC 4180. */
     public static void write(Profile profile, Appendable out) throws IOException {
         ClaimWriter writer = new ClaimWriter(Locale.ENGLISH);
         CSVFormat format = CSVFormat.RFC4180.builder().setHeader(COLUMNS).get();

@@ -34,6 +34,7 @@ public record ClipList(String title, List<Row> rows) {
         rows = List.copyOf(rows);
     }
 
+    /** One row a clip, RFC 4180. */
     public String csv() {
         CSVFormat format = CSVFormat.RFC4180
                 .builder()
@@ -56,6 +57,7 @@ public record ClipList(String title, List<Row> rows) {
         }
     }
 
+    /** The same as JSON. */
     public String json() {
         Map<String, Object> m = new LinkedHashMap<>();
         m.put("format", FORMAT);

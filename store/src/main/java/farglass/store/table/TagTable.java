@@ -70,6 +70,7 @@ public final class TagTable {
 
     private TagTable() {}
 
+    /** One row for every tag, RFC 4180. */
     public static void write(List<MatchRecord> records, Appendable out) throws IOException {
         CSVFormat format = CSVFormat.RFC4180
                 .builder()

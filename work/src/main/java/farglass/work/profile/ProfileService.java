@@ -34,10 +34,12 @@ public final class ProfileService {
         this.index = index;
     }
 
+    /** What counts of an athlete under a filter. */
     public Evidence evidence(String who, Filter filter) {
         return Evidence.of(index.get(), who, filter);
     }
 
+    /** All pages. */
     public Profile profile(String who, Filter filter) {
         Profile p = Profile.of(index.get(), who, filter, SEED);
         check(p.claims());
@@ -49,27 +51,32 @@ public final class ProfileService {
         claims.stream().limit(IN_SIGHT).forEach(c -> c.estimate().check());
     }
 
+    /** One page. */
     public ClaimPage page(String who, Filter filter, Question question) {
         ClaimPage page = Profile.page(index.get(), who, filter, SEED, question);
         check(page.claims());
         return page;
     }
 
+    /** What the chart draws. */
     public Flows flows(String who, Filter filter) {
         return Flows.of(evidence(who, filter));
     }
 
+    /** Answers a question in words. */
     public Answer answer(String who, Asked asked) {
         Answer answer = Answer.of(index.get(), who, asked, SEED);
         check(answer.claims());
         return answer;
     }
 
+    /** Two athletes, or one under two filters, side by side. */
     public Comparison comparison(String a, Filter ofA, String b, Filter ofB) {
         LibraryIndex all = index.get();
         return Comparison.of(Profile.of(all, a, ofA, SEED), Profile.of(all, b, ofB, SEED));
     }
 
+    /** The athlete's own faults, and where they were done right. */
     public Report report(String who, Filter filter) {
         return Report.of(index.get(), who, filter);
     }

@@ -63,6 +63,7 @@ public final class BriefPublication {
         return new Reel(clips, Material.painter(Corner.A), WIDTH, HEIGHT);
     }
 
+    /** One film with a card before every moment. */
     public Publication film() {
         return (target, progress, cancelled) -> {
             List<Clip> clips = slides.stream().flatMap(s -> clips(s).stream()).toList();
@@ -79,6 +80,7 @@ public final class BriefPublication {
         };
     }
 
+    /** A page a slide, with pictures. */
     public Publication paper() {
         return (target, progress, cancelled) -> {
             MomentPictures pictures = new MomentPictures(material, STILL_WIDTH, STILL_HEIGHT, cancelled);

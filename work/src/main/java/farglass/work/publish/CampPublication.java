@@ -24,6 +24,7 @@ public final class CampPublication {
     private final Preparation preparation;
     private final CardWriter cards;
 
+    /** The camp of a plan, as it was shared out. */
     public CampPublication(
             Material material, Plan plan, Assignment assignment, Preparation preparation, CardWriter cards) {
         this.material = material;
@@ -77,6 +78,7 @@ public final class CampPublication {
                 target -> WholeFile.write(target, CampTable.write(preparation.calendar(), camp(), this::skill)));
     }
 
+    /** Minutes, days and a card for every skill. */
     public Publication paper() {
         String occasion = WorkWords.of(
                 "camp.occasion", assignment.event(), String.valueOf(assignment.date()), preparation.minutes());

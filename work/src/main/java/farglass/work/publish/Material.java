@@ -48,6 +48,7 @@ public final class Material {
         this.today = today;
     }
 
+    /** A match by its id. */
     public Optional<MatchRecord> match(String id) {
         return Optional.ofNullable(records.get(id));
     }

@@ -17,6 +17,7 @@ public final class PlanPublication {
     private final Material material;
     private final Plan plan;
 
+    /** A plan as it is now. */
     public PlanPublication(Material material, Plan plan) {
         this.material = material;
         this.plan = plan;
@@ -32,6 +33,7 @@ public final class PlanPublication {
         return Set.of(plan.us(), plan.them());
     }
 
+    /** The plan on one page. */
     public Publication page(String occasion) {
         PlanPage page = new PlanPage(
                 plan, material.name(plan.us()), material.name(plan.them()), occasion, WorkWords.of("care.page"));

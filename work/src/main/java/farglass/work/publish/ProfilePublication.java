@@ -34,6 +34,7 @@ public final class ProfilePublication {
     private final Profile profile;
     private final ClaimWriter writer;
 
+    /** A profile in the words of a writer. */
     public ProfilePublication(Material material, Profile profile, ClaimWriter writer) {
         this.material = material;
         this.profile = profile;

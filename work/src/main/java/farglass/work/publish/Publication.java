@@ -20,6 +20,7 @@ public interface Publication {
 
     /** What writes one file. */
     interface Work {
+        /** Writes the file whole or not at all. */
         void to(Path target) throws IOException;
     }
 

@@ -7,10 +7,12 @@ import java.nio.file.Path;
 public final class PublicationException extends Exception {
     private static final long serialVersionUID = 1L;
 
+    /** The message is one sentence for the user. */
     public PublicationException(String message) {
         super(message);
     }
 
+    /** The message is one sentence for the user. */
     public PublicationException(String message, Throwable cause) {
         super(message, cause);
     }

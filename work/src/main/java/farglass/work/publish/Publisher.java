@@ -13,6 +13,7 @@ import java.util.Optional;
 public final class Publisher {
     private final Session session;
 
+    /** Writes what is made of a session. */
     public Publisher(Session session) {
         this.session = session;
     }

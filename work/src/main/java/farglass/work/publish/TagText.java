@@ -12,6 +12,7 @@ import java.util.stream.Collectors;
 
 /** A tag in a few words: what, and what about it. */
 public record TagText(String what, String about, Corner who) {
+    /** A tag of a record in words; one that its tagger doubts ends with a question mark. */
     public static TagText of(MatchRecord r, Tag tag, Lexicon lexicon) {
         TagText text = plain(r, tag, lexicon);
         return tag.info().unsure() ? new TagText(text.what() + " ?", text.about(), text.who()) : text;

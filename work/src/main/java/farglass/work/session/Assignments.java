@@ -25,6 +25,7 @@ public final class Assignments {
         this.messages = messages;
     }
 
+    /** All of them, as they are shown. Immutable. */
     public List<Assignment> all() {
         return all;
     }

@@ -39,6 +39,7 @@ public final class Plans {
         return List.copyOf(byId.values());
     }
 
+    /** The plan of an id as it is shown; empty when there is none. */
     public Optional<Plan> plan(String id) {
         return Optional.ofNullable(byId.get(id));
     }

@@ -30,10 +30,12 @@ public final class Preferences {
         this.messages = messages;
     }
 
+    /** What was set under a name. */
     public Optional<String> get(String name) {
         return Optional.ofNullable(known.get(name));
     }
 
+    /** Sets something; it holds at once and is written in order. */
     public void set(String name, String text) {
         known.put(name, text);
         tasks.write(

@@ -62,6 +62,7 @@ public final class Session implements AutoCloseable {
         this.index = LibraryIndex.empty(lexicon);
     }
 
+    /** Who hears of changes from now on. */
     public void listen(SessionListener listener) {
         listeners.add(listener);
         records.listen(listener);
@@ -98,18 +99,22 @@ public final class Session implements AutoCloseable {
         return teamLexicon;
     }
 
+    /** What the user has set. */
     public Preferences preferences() {
         return preferences;
     }
 
+    /** The matches and their changes. */
     public Records records() {
         return records;
     }
 
+    /** The assignments and their changes. */
     public Assignments assignments() {
         return assignments;
     }
 
+    /** The plans and their changes. */
     public Plans plans() {
         return plans;
     }

@@ -59,6 +59,7 @@ public final class Tasks implements AutoCloseable {
 
     /** Work that reports its share done and stops soon after it is cancelled. */
     public interface LongTask {
+        /** Runs to its end or until it is cancelled; progress is the share done, 0 to 1. */
         void run(DoubleConsumer progress, BooleanSupplier cancelled);
     }
 
@@ -212,6 +213,7 @@ public final class Tasks implements AutoCloseable {
                         : e.getClass().getSimpleName()) + ")");
     }
 
+    /** Asks the long task that runs to stop; what it has begun to write is taken away. */
     public void cancelLongTask() {
         cancelled = true;
     }
