@@ -5,6 +5,7 @@ module farglass.core {
     requires transitive org.apache.commons.rng.api;
     requires org.apache.commons.rng.sampling;
     requires org.apache.commons.rng.simple;
+    requires org.apache.commons.statistics.descriptive;
     requires org.apache.commons.statistics.distribution;
     requires org.jgrapht.core;
 
@@ -38,4 +39,8 @@ module farglass.core {
     exports farglass.time;
     exports farglass.trainer;
     exports farglass.type;
+
+    // read by name from the lexicon's file
+    opens farglass.lexicon to
+            com.fasterxml.jackson.databind;
 }

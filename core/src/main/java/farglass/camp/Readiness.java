@@ -4,6 +4,7 @@ import farglass.matchup.advise.Meeting;
 import farglass.matchup.model.Correction;
 import farglass.matchup.model.Exit;
 import farglass.matchup.solve.Constraints;
+import farglass.stats.Estimate;
 import java.util.ArrayList;
 import java.util.List;
 import org.apache.commons.statistics.distribution.BetaDistribution;
@@ -46,8 +47,8 @@ public record Readiness(double worked, double tries, int trained, int trainedTri
                 trained[0],
                 trained[1],
                 a / (a + b),
-                beta.inverseCumulativeProbability(0.05),
-                beta.inverseCumulativeProbability(0.95));
+                beta.inverseCumulativeProbability(Estimate.LOWER),
+                beta.inverseCumulativeProbability(Estimate.UPPER));
     }
 
     private static int[] trained(Skill skill, Camp camp) {

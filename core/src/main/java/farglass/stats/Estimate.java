@@ -36,6 +36,10 @@ public record Estimate(
         List<TagRef> tags) {
     /** The level of every interval except never-seen bounds. */
     public static final double LEVEL = 0.90;
+    /** What lies below such an interval. */
+    public static final double LOWER = 0.05;
+    /** What lies below the upper end of such an interval. */
+    public static final double UPPER = 0.95;
 
     public Estimate {
         tags = List.copyOf(tags);

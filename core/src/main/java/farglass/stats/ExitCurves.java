@@ -131,8 +131,8 @@ public final class ExitCurves {
         boolean clustered = matches >= BOOTSTRAP_MATCHES;
         double[][] errors = clustered ? bootstrap(seed, values) : new PlainErrors(spells, causes, shown).logLog(values);
         double quantile = clustered
-                ? TDistribution.of(matches - 1.0).inverseCumulativeProbability(0.95)
-                : NormalDistribution.of(0, 1).inverseCumulativeProbability(0.95);
+                ? TDistribution.of(matches - 1.0).inverseCumulativeProbability(Estimate.UPPER)
+                : NormalDistribution.of(0, 1).inverseCumulativeProbability(Estimate.UPPER);
         long last = spells.get(spells.size() - 1).ms();
         List<Curve> curves = new ArrayList<>();
         for (int c = 0; c <= causes.size(); c++) {

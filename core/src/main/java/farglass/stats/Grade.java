@@ -36,6 +36,6 @@ public enum Grade {
      */
     public static double jeffreysWidth(double p, double effective) {
         BetaDistribution beta = BetaDistribution.of(p * effective + 0.5, (1 - p) * effective + 0.5);
-        return beta.inverseCumulativeProbability(0.95) - beta.inverseCumulativeProbability(0.05);
+        return beta.inverseCumulativeProbability(Estimate.UPPER) - beta.inverseCumulativeProbability(Estimate.LOWER);
     }
 }

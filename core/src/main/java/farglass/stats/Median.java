@@ -9,7 +9,6 @@ import org.apache.commons.statistics.distribution.BinomialDistribution;
  * at least 90 %, where that many values allow it; with fewer than five it is the whole range.
  */
 public final class Median {
-    private static final double TAIL = 0.05;
     /** Widest interval of a strong time, as a share of its value. */
     private static final double STRONG_WIDTH = 0.35;
 
@@ -25,7 +24,7 @@ public final class Median {
         double middle = (sorted[(n - 1) / 2] + sorted[n / 2]) / 2;
         BinomialDistribution binomial = BinomialDistribution.of(n, 0.5);
         int r = 0;
-        while (r + 1 <= n / 2 && binomial.cumulativeProbability(r) <= TAIL) {
+        while (r + 1 <= n / 2 && binomial.cumulativeProbability(r) <= Estimate.LOWER) {
             r++;
         }
         double lo = sorted[Math.max(0, r - 1)];

@@ -23,7 +23,7 @@ public record OddsRatio(double log, double lo, double hi, double p) {
         double log = Math.log(a * d / (b * c));
         double se = Math.sqrt(1 / a + 1 / b + 1 / c + 1 / d);
         NormalDistribution normal = NormalDistribution.of(0, 1);
-        double half = normal.inverseCumulativeProbability(0.95) * se;
+        double half = normal.inverseCumulativeProbability(Estimate.UPPER) * se;
         return new OddsRatio(log, log - half, log + half, 2 * normal.survivalProbability(Math.abs(log) / se));
     }
 }

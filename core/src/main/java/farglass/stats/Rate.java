@@ -57,8 +57,8 @@ public final class Rate {
         }
         double spread = dispersion(matches, events / ms);
         Mixture posterior = prior.posterior(weighted / spread, minutes / spread);
-        double lo = posterior.quantile(0.05);
-        double hi = posterior.quantile(0.95);
+        double lo = posterior.quantile(Estimate.LOWER);
+        double hi = posterior.quantile(Estimate.UPPER);
         double effective = squares == 0 ? 0 : Math.min(weighted * weighted / squares, weighted);
         return new Estimate(
                 events,
@@ -81,8 +81,8 @@ public final class Rate {
         if (effective == 0) {
             return Grade.THIN;
         }
-        double lo = ChiSquaredDistribution.of(2 * effective + 1).inverseCumulativeProbability(0.05);
-        double hi = ChiSquaredDistribution.of(2 * effective + 1).inverseCumulativeProbability(0.95);
+        double lo = ChiSquaredDistribution.of(2 * effective + 1).inverseCumulativeProbability(Estimate.LOWER);
+        double hi = ChiSquaredDistribution.of(2 * effective + 1).inverseCumulativeProbability(Estimate.UPPER);
         // measured on the scale on which 0.35 is the limit of a proportion
         double width = hi / lo <= STRONG_RATIO ? Grade.STRONG_WIDTH : 1;
         return Grade.of(effective, matches, width);

@@ -49,7 +49,7 @@ public final class Redraw {
             draws[d] = prior.posteriorMean(x, n - x);
         }
         Arrays.sort(draws);
-        return new Estimate.Interval(draws[(int) (0.05 * DRAWS)], draws[(int) (0.95 * DRAWS) - 1]);
+        return new Estimate.Interval(draws[(int) (Estimate.LOWER * DRAWS)], draws[(int) (Estimate.UPPER * DRAWS) - 1]);
     }
 
     /** The same matches, prior and seed give the same interval. */

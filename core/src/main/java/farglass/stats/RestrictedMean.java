@@ -35,7 +35,8 @@ public record RestrictedMean(double a, double b, double difference, double lo, d
             draws[d] = mean(draw(first, rng), tau) - mean(draw(second, rng), tau);
         }
         Arrays.sort(draws);
-        return new RestrictedMean(a, b, a - b, draws[(int) (0.05 * DRAWS)], draws[(int) (0.95 * DRAWS) - 1], tau);
+        return new RestrictedMean(
+                a, b, a - b, draws[(int) (Estimate.LOWER * DRAWS)], draws[(int) (Estimate.UPPER * DRAWS) - 1], tau);
     }
 
     private static long longest(List<Spell> spells) {

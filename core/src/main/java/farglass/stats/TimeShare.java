@@ -69,7 +69,7 @@ public final class TimeShare {
             residuals += r * r;
         }
         double se = Math.sqrt(m / (m - 1.0) * residuals) / weightedAll;
-        double t = TDistribution.of(m - 1).inverseCumulativeProbability(0.95);
+        double t = TDistribution.of(m - 1).inverseCumulativeProbability(Estimate.UPPER);
         double logit = Math.log(share / (1 - share));
         double half = t * se / (share * (1 - share));
         return new double[] {logistic(logit - half), logistic(logit + half)};

@@ -8,6 +8,7 @@ import farglass.matchup.solve.ForwardPass;
 import farglass.matchup.solve.Policy;
 import farglass.matchup.solve.Solution;
 import farglass.matchup.solve.SolverSettings;
+import farglass.stats.Estimate;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
@@ -17,6 +18,7 @@ import java.util.function.DoubleConsumer;
 import java.util.stream.IntStream;
 import org.apache.commons.rng.UniformRandomProvider;
 import org.apache.commons.rng.simple.RandomSource;
+import org.apache.commons.statistics.descriptive.Quantile;
 
 /**
  * How sure a plan is: the match solved and valued under many draws of what the rates may truly be. The plan shown is fixed; it is
@@ -43,18 +45,12 @@ public record Uncertainty(Range natural, Range planned, Range gain, List<Advice>
 
     /** Mean and the middle nine tenths. */
     public record Range(double mean, double lo, double hi) {
+        private static final Quantile QUANTILES = Quantile.withDefaults().with(Quantile.EstimationMethod.HF7);
+
         /** The middle nine tenths of draws. */
         public static Range of(double[] values) {
-            double[] sorted = values.clone();
-            Arrays.sort(sorted);
-            return new Range(
-                    Arrays.stream(sorted).average().orElse(Double.NaN), quantile(sorted, 0.05), quantile(sorted, 0.95));
-        }
-
-        private static double quantile(double[] sorted, double q) {
-            double at = q * (sorted.length - 1);
-            int i = (int) at;
-            return i + 1 >= sorted.length ? sorted[i] : sorted[i] + (at - i) * (sorted[i + 1] - sorted[i]);
+            double[] ends = QUANTILES.evaluate(values.clone(), Estimate.LOWER, Estimate.UPPER);
+            return new Range(Arrays.stream(values).average().orElse(Double.NaN), ends[0], ends[1]);
         }
     }
 
