@@ -6,7 +6,6 @@ import farglass.plan.Assignment;
 import farglass.plan.Plan;
 import farglass.work.publish.PlanPublication;
 import farglass.work.publish.Published;
-import farglass.work.words.WorkWords;
 import java.nio.file.Path;
 import java.time.Clock;
 import java.util.LinkedHashMap;
@@ -46,7 +45,7 @@ final class CardCommand implements Callable<Integer> {
         // what was agreed about conduct stands in the plan of the library
         Plan plan = source.plan(q.us(), q.them()).orElseGet(() -> Plan.empty("card", "", q.us(), q.them()));
         String occasion = a == null
-                ? WorkWords.of("card.occasion", q.rules().code(), q.lengthMs() / 60_000)
+                ? PlanPublication.occasion(q.rules().code(), q.lengthMs() / 60_000)
                 : PlanPublication.occasion(a);
         Published done = source.write(
                 new PlanPublication(source.material(a), plan)

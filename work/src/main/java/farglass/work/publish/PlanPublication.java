@@ -29,6 +29,11 @@ public final class PlanPublication {
         return WorkWords.of("plan.occasion", a.event(), date, String.valueOf(a.attire()), a.ruleset(), a.minutes());
     }
 
+    /** The same where there is no assignment: rules and length alone. */
+    public static String occasion(String ruleset, long minutes) {
+        return WorkWords.of("card.occasion", ruleset, minutes);
+    }
+
     private Set<String> both() {
         return Set.of(plan.us(), plan.them());
     }
