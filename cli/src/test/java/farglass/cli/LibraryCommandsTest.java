@@ -3,7 +3,6 @@ package farglass.cli;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.fasterxml.jackson.databind.JsonNode;
-import com.fasterxml.jackson.databind.ObjectMapper;
 import farglass.lexicon.Lexicon;
 import farglass.match.Edit;
 import farglass.match.MatchRecord;
@@ -12,16 +11,12 @@ import farglass.rules.Rulesets;
 import farglass.simulate.DemoLibrary;
 import farglass.store.Library;
 import farglass.store.json.MatchJson;
-import java.io.ByteArrayOutputStream;
-import java.io.PrintStream;
-import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.ZoneOffset;
 import java.util.List;
-import java.util.stream.Stream;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -36,21 +31,8 @@ class LibraryCommandsTest {
     private Path library;
     private List<MatchRecord> records;
 
-    private record Ran(int code, String out, String err) {
-        JsonNode json() throws Exception {
-            return new ObjectMapper().readTree(out);
-        }
-    }
-
     private static Ran run(Object... args) {
-        ByteArrayOutputStream out = new ByteArrayOutputStream();
-        ByteArrayOutputStream err = new ByteArrayOutputStream();
-        int code = CliMain.run(
-                new PrintStream(out, true, StandardCharsets.UTF_8),
-                new PrintStream(err, true, StandardCharsets.UTF_8),
-                NOON,
-                Stream.of(args).map(Object::toString).toArray(String[]::new));
-        return new Ran(code, out.toString(StandardCharsets.UTF_8), err.toString(StandardCharsets.UTF_8));
+        return Ran.of(NOON, args);
     }
 
     @BeforeEach

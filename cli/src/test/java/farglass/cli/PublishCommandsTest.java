@@ -2,8 +2,6 @@ package farglass.cli;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import com.fasterxml.jackson.databind.JsonNode;
-import com.fasterxml.jackson.databind.ObjectMapper;
 import farglass.film.FilmFile;
 import farglass.film.studio.Footage;
 import farglass.lexicon.Lexicon;
@@ -21,9 +19,6 @@ import farglass.store.Library;
 import farglass.tendency.Filter;
 import farglass.time.ClockMap;
 import farglass.time.Segment;
-import java.io.ByteArrayOutputStream;
-import java.io.PrintStream;
-import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
@@ -33,7 +28,6 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
-import java.util.stream.Stream;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.text.PDFTextStripper;
 import org.junit.jupiter.api.BeforeAll;
@@ -53,21 +47,8 @@ class PublishCommandsTest {
     private static String them;
     private static String technique;
 
-    private record Ran(int code, String out, String err) {
-        JsonNode json() throws Exception {
-            return new ObjectMapper().readTree(out);
-        }
-    }
-
     private static Ran run(Object... args) {
-        ByteArrayOutputStream out = new ByteArrayOutputStream();
-        ByteArrayOutputStream err = new ByteArrayOutputStream();
-        int code = CliMain.run(
-                new PrintStream(out, true, StandardCharsets.UTF_8),
-                new PrintStream(err, true, StandardCharsets.UTF_8),
-                NOON,
-                Stream.of(args).map(Object::toString).toArray(String[]::new));
-        return new Ran(code, out.toString(StandardCharsets.UTF_8), err.toString(StandardCharsets.UTF_8));
+        return Ran.of(NOON, args);
     }
 
     @BeforeAll

@@ -3,7 +3,6 @@ package farglass.cli;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.fasterxml.jackson.databind.JsonNode;
-import com.fasterxml.jackson.databind.ObjectMapper;
 import farglass.film.studio.Footage;
 import farglass.lexicon.Lexicon;
 import farglass.match.MatchRecord;
@@ -13,9 +12,7 @@ import farglass.store.json.MatchJson;
 import farglass.time.ClockMap;
 import farglass.time.FilmTime;
 import java.awt.image.BufferedImage;
-import java.io.ByteArrayOutputStream;
 import java.io.IOException;
-import java.io.PrintStream;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -30,30 +27,15 @@ import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 
-class MainTest {
-    private static final ObjectMapper JSON = new ObjectMapper();
+class CliMainTest {
     private static final Clock CLOCK = Clock.fixed(Instant.parse("2031-04-12T12:00:00Z"), ZoneOffset.UTC);
     private static final List<MatchRecord> DEMO = DemoLibrary.matches(Lexicon.builtIn(), 5);
 
     @TempDir
     private Path folder;
 
-    private record Ran(int code, String out, String err) {
-        JsonNode json() throws IOException {
-            return JSON.readTree(out);
-        }
-    }
-
-    private Ran run(Object... args) {
-        ByteArrayOutputStream out = new ByteArrayOutputStream();
-        ByteArrayOutputStream err = new ByteArrayOutputStream();
-        String[] words = Stream.of(args).map(Object::toString).toArray(String[]::new);
-        int code = CliMain.run(
-                new PrintStream(out, true, StandardCharsets.UTF_8),
-                new PrintStream(err, true, StandardCharsets.UTF_8),
-                CLOCK,
-                words);
-        return new Ran(code, out.toString(StandardCharsets.UTF_8), err.toString(StandardCharsets.UTF_8));
+    private static Ran run(Object... args) {
+        return Ran.of(CLOCK, args);
     }
 
     private Path demoFolder() throws IOException {
