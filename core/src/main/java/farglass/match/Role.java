@@ -11,6 +11,9 @@ public enum Role implements Coded {
     /** The other is ahead, and there is no guard. */
     UNDER;
 
+    /** Made once: situations are looked up by it all the time. */
+    private final String code = Coded.super.code();
+
     /** The role of one in a span of a match. */
     public static Role of(Span span, Corner who) {
         if (span.guard() == who) {
@@ -23,7 +26,12 @@ public enum Role implements Coded {
     }
 
     @Override
+    public String code() {
+        return code;
+    }
+
+    @Override
     public String toString() {
-        return code();
+        return code;
     }
 }
