@@ -15,6 +15,7 @@ import farglass.match.Edit;
 import farglass.match.MatchRecord;
 import farglass.match.TermMerge;
 import farglass.work.session.TeamLexicon;
+import farglass.work.words.WorkWords;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
@@ -205,7 +206,7 @@ final class LexiconSheet extends StackPane {
     }
 
     private void back() {
-        told.setText(Words.of(own.stepBack() ? "lexicon.went-back" : "undo.none"));
+        told.setText(own.stepBack() ? Words.of("lexicon.went-back") : WorkWords.of("undo.none"));
         shown.setValue(own.terms().shown());
         fill();
     }

@@ -15,6 +15,7 @@ import farglass.match.Tag;
 import farglass.match.TagIds;
 import farglass.match.TagInfo;
 import farglass.plan.Plan;
+import farglass.work.words.WorkWords;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
@@ -237,7 +238,7 @@ public final class DebriefStation implements Station, Keys.Bound {
                 return;
             }
         }
-        desk.notices().done(Words.of("undo.none"));
+        desk.notices().done(WorkWords.of("undo.none"));
     }
 
     @Override

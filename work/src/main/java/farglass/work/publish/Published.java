@@ -8,7 +8,7 @@ import java.util.Set;
 /**
  * What was written.
  *
- * @param files all of it, the main one first
+ * @param files all of it, the main one first; empty when there was nothing to write
  * @param athletes ids of those it tells of; empty for everybody
  * @param told one sentence for the user
  */
@@ -16,6 +16,11 @@ public record Published(List<Path> files, Set<String> athletes, String told) {
     public Published {
         files = List.copyOf(files);
         athletes = Set.copyOf(athletes);
+    }
+
+    /** Nothing was written, for a reason that is no failure. */
+    static Published nothing(String told) {
+        return new Published(List.of(), Set.of(), told);
     }
 
     static Published file(Path target, Set<String> athletes) {

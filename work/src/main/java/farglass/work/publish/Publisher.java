@@ -49,7 +49,9 @@ public final class Publisher {
 
     private void written(Optional<Published> made) {
         made.ifPresent(p -> {
-            session.exported(p.athletes(), p.files().toArray(Path[]::new));
+            if (!p.files().isEmpty()) {
+                session.exported(p.athletes(), p.files().toArray(Path[]::new));
+            }
             session.messages().done(p.told());
         });
     }

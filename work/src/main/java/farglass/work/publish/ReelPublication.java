@@ -20,8 +20,11 @@ import java.util.function.DoubleConsumer;
 
 /** Moments as one film, with the list of its clips beside it (CSV and JSON). */
 public final class ReelPublication implements Publication {
+    private final Material material;
     private final String title;
-    private final int asked;
+    private final List<Cut> cuts;
+    private final boolean named;
+    private final int most;
     private final List<Clip> clips = new ArrayList<>();
     private final List<ClipList.Row> rows = new ArrayList<>();
     private final Set<String> athletes = new HashSet<>();
@@ -36,8 +39,18 @@ public final class ReelPublication implements Publication {
 
     /** @param most clips at the most, the first that are on film */
     public ReelPublication(Material material, String title, List<Cut> cuts, boolean named, int most) {
+        this.material = material;
         this.title = title;
-        this.asked = cuts.size();
+        this.cuts = List.copyOf(cuts);
+        this.named = named;
+        this.most = most;
+    }
+
+    /** Looks for the films of the moments, which may lie on a slow disk. */
+    private void gather() {
+        clips.clear();
+        rows.clear();
+        athletes.clear();
         MomentClip moments = new MomentClip(material, named);
         for (Cut cut : cuts) {
             if (clips.size() == most) {
@@ -55,7 +68,7 @@ public final class ReelPublication implements Publication {
                 cut.match(), r.tagName(cut.tag()), c.film().toString(), c.from().ms(), c.to().ms(), c.line()));
     }
 
-    /** How many of the moments are on a film that is there. */
+    /** How many of the moments were on a film that is there, once it has been written. */
     public int clips() {
         return clips.size();
     }
@@ -63,6 +76,7 @@ public final class ReelPublication implements Publication {
     @Override
     public Optional<Published> write(Path target, DoubleConsumer progress, BooleanSupplier cancelled)
             throws PublicationException {
+        gather();
         if (clips.isEmpty()) {
             throw new PublicationException(WorkWords.of("reel.none"));
         }
@@ -83,7 +97,9 @@ public final class ReelPublication implements Publication {
             throw PublicationException.of(table, e);
         }
         return Optional.of(new Published(
-                List.of(target, table, document), athletes, WorkWords.of("reel.done", target, clips.size(), asked)));
+                List.of(target, table, document),
+                athletes,
+                WorkWords.of("reel.done", target, clips.size(), cuts.size())));
     }
 
     private static Path beside(Path target, String ending) {

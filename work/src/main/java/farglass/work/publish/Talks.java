@@ -70,7 +70,11 @@ public final class Talks {
     /** The last one about a match as a film, beside the target under its own name; told when nothing was said yet. */
     public Publication film(String match, Set<String> athletes, DrawingPainter painter) {
         return (target, progress, cancelled) -> {
-            Talk talk = last(match).orElseThrow(() -> new PublicationException(WorkWords.of("talk.none")));
+            Optional<Talk> last = last(match);
+            if (last.isEmpty()) {
+                return Optional.of(Published.nothing(WorkWords.of("talk.none")));
+            }
+            Talk talk = last.get();
             Path to = target.resolveSibling("talk-" + talk.id() + ".mp4");
             try {
                 short[] said = WaveFile.read(folder.resolve(talk.id() + ".wav"));

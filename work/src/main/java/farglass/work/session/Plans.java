@@ -64,7 +64,10 @@ public final class Plans {
                 () -> library.plans().stream()
                         .filter(p -> p.id().equals(before.id()))
                         .findFirst(),
-                kept -> show(kept.orElse(before)),
+                kept -> kept.ifPresentOrElse(this::show, () -> {
+                    byId.remove(before.id());
+                    listeners.forEach(l -> l.planChanged(before));
+                }),
                 e -> messages.problem(e.getMessage()));
     }
 
