@@ -1,5 +1,7 @@
 package farglass.agreement;
 
+import static java.util.Objects.requireNonNull;
+
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
@@ -55,7 +57,7 @@ public record Kappa(double kappa, double se, double seBlock, int items, double o
         }
         double[][] table = new double[k][k];
         for (int i = 0; i < first.size(); i++) {
-            table[index.get(first.get(i))][index.get(second.get(i))]++;
+            table[requireNonNull(index.get(first.get(i)))][requireNonNull(index.get(second.get(i)))]++;
         }
         for (double[] row : table) {
             for (int j = 0; j < k; j++) {

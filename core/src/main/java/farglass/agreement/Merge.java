@@ -1,5 +1,7 @@
 package farglass.agreement;
 
+import static java.util.Objects.requireNonNull;
+
 import farglass.lexicon.Lexicon;
 import farglass.match.Edit;
 import farglass.match.MatchRecord;
@@ -9,6 +11,7 @@ import farglass.time.MatchTime;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 
 /** Where two records of one match differ, in the order of time, and what taking the second's version would change. */
 public final class Merge {
@@ -29,14 +32,23 @@ public final class Merge {
      * @param second the tag in the second record, or null
      * @param fields fields that differ
      */
-    public record Difference(Kind kind, MatchTime t, Tag first, Tag second, List<String> fields) {
+    public record Difference(
+            Kind kind,
+            MatchTime t,
+            @Nullable Tag first,
+            @Nullable Tag second,
+            List<String> fields) {
         /** The edit that takes the second's version into the first record, as it is now. */
         public Edit take(MatchRecord now) {
             int at = first == null ? -1 : now.tags().indexOf(first);
             return switch (kind) {
                 case MISSED -> Edit.addAll(now, TagIds.name(now, List.of(second)));
                 case EXTRA -> Edit.remove(now, at);
-                case DIFFERS -> Edit.replace(now, at, second.at(first.t()).with(first.info()));
+                case DIFFERS ->
+                    Edit.replace(
+                            now,
+                            at,
+                            requireNonNull(second).at(requireNonNull(first).t()).with(first.info()));
             };
         }
     }

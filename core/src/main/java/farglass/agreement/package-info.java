@@ -4,4 +4,7 @@
  *
  * <p>Entry point: {@link farglass.agreement.Agreement}. Uses farglass.match, farglass.lexicon, farglass.time.
  */
+@NullMarked
 package farglass.agreement;
+
+import org.jspecify.annotations.NullMarked;

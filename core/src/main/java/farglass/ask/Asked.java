@@ -17,6 +17,7 @@ import java.util.TreeSet;
 import java.util.function.UnaryOperator;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A question in the words of the phrase line: "passes to the left in no-gi when behind".
@@ -34,8 +35,8 @@ public record Asked(
         List<String> techniques,
         String subject,
         List<String> positions,
-        Side side,
-        Measure measure,
+        @Nullable Side side,
+        @Nullable Measure measure,
         Filter filter,
         List<String> understood,
         List<String> notUnderstood) {
@@ -111,8 +112,8 @@ public record Asked(
         private final List<String> techniques = new ArrayList<>();
         private final List<String> positions = new ArrayList<>();
         private final List<String> subject = new ArrayList<>();
-        private Side side;
-        private Measure measure;
+        private @Nullable Side side;
+        private @Nullable Measure measure;
         private final List<String> understood = new ArrayList<>();
         private final List<String> unknown = new ArrayList<>();
 

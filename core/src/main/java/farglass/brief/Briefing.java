@@ -26,6 +26,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.ResourceBundle;
 import java.util.Set;
+import org.jspecify.annotations.Nullable;
 
 /**
  * The slides of a briefing, in the order of the plan: what it is about; every fork with the claims it rests on; the claims that no
@@ -205,7 +206,7 @@ public final class Briefing {
         return found.stream().limit(MOMENTS).toList();
     }
 
-    private MatchRecord record(String match) {
+    private @Nullable MatchRecord record(String match) {
         return index.facts().stream()
                 .map(MatchFacts::record)
                 .filter(r -> r.id().equals(match))

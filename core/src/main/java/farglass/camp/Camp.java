@@ -8,6 +8,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import org.jspecify.annotations.Nullable;
 
 /**
  * What a team sets for a camp, and what its rounds have shown.
@@ -23,7 +24,7 @@ import java.util.Set;
  * @param log oldest first
  */
 public record Camp(
-        LocalDate from,
+        @Nullable LocalDate from,
         Set<DayOfWeek> days,
         int minutes,
         int roundMinutes,

@@ -1,10 +1,13 @@
 package farglass.camp;
 
+import static java.util.Objects.requireNonNull;
+
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import org.jspecify.annotations.Nullable;
 
 /**
  * The rounds of an allocation laid on training days. Hard and light days take turns; in the last week there is at most one hard
@@ -100,13 +103,15 @@ public record CampCalendar(List<Day> days, int unplaced) {
     }
 
     /** Whatever is furthest behind its share, but nothing a third time on a day while there is something else. */
-    private static String next(Map<String, Integer> left, Map<String, Integer> all, Map<String, Integer> today) {
+    private static @Nullable String next(
+            Map<String, Integer> left, Map<String, Integer> all, Map<String, Integer> today) {
         String best = null;
         double most = -1;
         for (Map.Entry<String, Integer> e : left.entrySet()) {
             if (e.getValue() > 0) {
                 int already = today.getOrDefault(e.getKey(), 0);
-                double behind = e.getValue() / (double) all.get(e.getKey()) - (already >= 2 ? 10 : 0.01 * already);
+                double behind = e.getValue() / (double) requireNonNull(all.get(e.getKey()))
+                        - (already >= 2 ? 10 : 0.01 * already);
                 if (best == null || behind > most) {
                     most = behind;
                     best = e.getKey();

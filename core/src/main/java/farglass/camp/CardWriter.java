@@ -19,6 +19,7 @@ import java.util.Map;
 import java.util.ResourceBundle;
 import java.util.TreeMap;
 import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
 
 /** Writes the cards of rounds: what is usual for the kind of action, and what film shows of this opponent. */
 public final class CardWriter {
@@ -49,7 +50,7 @@ public final class CardWriter {
         this.answers = Reactions.of(them, true, TRIGGERS, SEED);
     }
 
-    private String say(String key, Object... args) {
+    private String say(String key, @Nullable Object... args) {
         return new MessageFormat(words.getString(key), locale).format(args);
     }
 

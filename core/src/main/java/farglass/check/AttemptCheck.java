@@ -1,5 +1,7 @@
 package farglass.check;
 
+import static java.util.Objects.requireNonNull;
+
 import farglass.lexicon.Lexicon;
 import farglass.lexicon.Technique;
 import farglass.match.Edit;
@@ -18,6 +20,7 @@ import farglass.rules.Ruleset;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 
 /** Attempts that cannot have been made so, or that do not lead where they say. */
 final class AttemptCheck {
@@ -95,7 +98,7 @@ final class AttemptCheck {
         arrival(a, t, i);
     }
 
-    private Span before(Tag.Action a, int i) {
+    private @Nullable Span before(Tag.Action a, int i) {
         Span last = null;
         for (Span s : line.spans()) {
             if (s.tag() < i && s.from().compareTo(a.t()) <= 0) {
@@ -135,8 +138,8 @@ final class AttemptCheck {
                             i,
                             "limb-side",
                             Severity.WARNING,
-                            "Done to the own " + side.code() + " it attacks the other's " + limb.replace('-', ' ')
-                                    + ".")
+                            "Done to the own " + requireNonNull(side).code() + " it attacks the other's "
+                                    + limb.replace('-', ' ') + ".")
                     .repair(Edit.replace(r, i, right), "write " + limb.replace('-', ' ')));
         }
     }
@@ -203,7 +206,7 @@ final class AttemptCheck {
                             i,
                             "outcome-ladder",
                             Severity.WARNING,
-                            "Outcome " + a.outcome().code() + " and rung " + a.reached()
+                            "Outcome " + requireNonNull(a.outcome()).code() + " and rung " + a.reached()
                                     + " of 4 contradict each other.")
                     .repair(Edit.replace(r, i, right), less ? "rung 4" : "completed"));
         }

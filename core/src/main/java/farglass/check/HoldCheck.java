@@ -13,6 +13,7 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import org.jspecify.annotations.Nullable;
 
 /** Grips that overlap or outlast a restart, and remarks that say half of what they should. */
 final class HoldCheck {
@@ -78,7 +79,7 @@ final class HoldCheck {
         held.clear();
     }
 
-    private static String name(Tag.Grip g, Lexicon lexicon) {
+    private static @Nullable String name(Tag.Grip g, Lexicon lexicon) {
         return lexicon.grip(g.grip()).map(Grip::name).orElse(g.grip());
     }
 

@@ -17,6 +17,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 
 /** Who is where: places that cannot be, changes that nothing explains. */
 final class PlaceCheck {
@@ -131,7 +132,7 @@ final class PlaceCheck {
         }
     }
 
-    private Edit change(int i, Tag.Position p, Corner holder, Corner guard) {
+    private Edit change(int i, Tag.Position p, @Nullable Corner holder, @Nullable Corner guard) {
         return Edit.replace(
                 r,
                 i,
@@ -149,7 +150,7 @@ final class PlaceCheck {
                         p.info()));
     }
 
-    private Corner guardBefore(int i) {
+    private @Nullable Corner guardBefore(int i) {
         for (int k = i - 1; k >= 0; k--) {
             if (r.tags().get(k) instanceof Tag.Position p) {
                 return p.guard();
@@ -158,7 +159,7 @@ final class PlaceCheck {
         return null;
     }
 
-    private Corner actorBefore(int i) {
+    private @Nullable Corner actorBefore(int i) {
         for (int k = i - 1; k >= 0; k--) {
             if (r.tags().get(k) instanceof Tag.Action a && a.completed()) {
                 return a.by();

@@ -6,6 +6,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Reads a clause out of one line: {@code A within 10 s of B}, {@code A at most 2 s at a time}, {@code no A with B},
@@ -33,10 +34,11 @@ public final class ClauseReader {
      * @param measure null when it cannot be measured
      * @param problem why not, in words; null when it can
      */
-    public record Reading(Measure measure, String problem) {}
+    public record Reading(
+            @Nullable Measure measure, @Nullable String problem) {}
 
     private final Lexicon lexicon;
-    private String unknown;
+    private @Nullable String unknown;
 
     private ClauseReader(Lexicon lexicon) {
         this.lexicon = lexicon;
@@ -64,7 +66,7 @@ public final class ClauseReader {
         return said;
     }
 
-    private Measure measure(String text) {
+    private @Nullable Measure measure(String text) {
         Matcher m = SOON.matcher(text);
         if (m.matches()) {
             EventPattern what = sight(m.group(1));
@@ -100,7 +102,7 @@ public final class ClauseReader {
         return Math.round(Double.parseDouble(seconds) * MS);
     }
 
-    private Measure only(String deed, boolean wanted, String state) {
+    private @Nullable Measure only(String deed, boolean wanted, String state) {
         EventPattern what = sight(deed);
         if (what == null) {
             return null;
@@ -118,7 +120,7 @@ public final class ClauseReader {
         return so == null ? null : new Measure.Only(what, so, wanted);
     }
 
-    private EventPattern sight(String typed) {
+    private @Nullable EventPattern sight(String typed) {
         String words = FILLING.matcher(typed).replaceAll(" ").strip().replaceAll("\\s+", " ");
         Boolean whose = null;
         for (Map.Entry<String, Boolean> w : WHOSE.entrySet()) {

@@ -11,6 +11,7 @@ import farglass.stats.Trial;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 
 /**
  * How a clause was kept in some matches.
@@ -68,7 +69,7 @@ public record Compliance(List<Trial> trials, int untold, int matches, int unlook
     }
 
     /** Met on every occasion; null when there was none. */
-    public Boolean wholly() {
+    public @Nullable Boolean wholly() {
         return trials.isEmpty() ? null : met() == of();
     }
 

@@ -1,5 +1,7 @@
 package farglass.conduct;
 
+import static java.util.Objects.requireNonNull;
+
 import farglass.lexicon.Position;
 import farglass.match.Corner;
 import farglass.match.Role;
@@ -9,6 +11,7 @@ import farglass.time.MatchTime;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Something that film can show.
@@ -90,7 +93,7 @@ public record EventPattern(Kind kind, boolean ours, Set<String> codes, String wo
                 continue;
             }
             TimeInterval last = found.isEmpty() ? null : found.get(found.size() - 1);
-            if (last != null && last.to().equals(s.from()) && !last.cut()) {
+            if (last != null && requireNonNull(last.to()).equals(s.from()) && !last.cut()) {
                 found.set(found.size() - 1, new TimeInterval(last.tag(), last.from(), s.to(), s.censored()));
             } else if (!s.leftTruncated()) {
                 found.add(new TimeInterval(s.tag(), s.from(), s.to(), s.censored()));
@@ -107,6 +110,7 @@ public record EventPattern(Kind kind, boolean ours, Set<String> codes, String wo
     }
 
     /** Whether it is so at a moment; null when its end was never tagged and it may or may not still be. */
+    @Nullable
     Boolean on(Watched w, MatchTime t) {
         boolean open = false;
         for (TimeInterval s : in(w)) {

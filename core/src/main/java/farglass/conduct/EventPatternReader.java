@@ -12,6 +12,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
 
 /** Finds what film can show in words: an action or its family, a grip, a position, a body fact, a restart. */
 final class EventPatternReader {
@@ -63,7 +64,7 @@ final class EventPatternReader {
         return Optional.empty();
     }
 
-    private static EventPattern named(String word, boolean ours, String typed, Lexicon lexicon) {
+    private static @Nullable EventPattern named(String word, boolean ours, String typed, Lexicon lexicon) {
         Set<String> family = lexicon.families().stream()
                 .filter(f -> Lexicon.normal(f.code()).equals(word)
                         || Lexicon.normal(f.name()).equals(word))

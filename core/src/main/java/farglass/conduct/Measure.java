@@ -4,6 +4,7 @@ import farglass.match.Tag;
 import farglass.time.MatchTime;
 import java.util.ArrayList;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 
 /** What of a clause can be counted. */
 public sealed interface Measure {
@@ -19,7 +20,7 @@ public sealed interface Measure {
      * @param tag index of the tag that makes the occasion
      * @param met null when the tags do not tell
      */
-    record Occasion(int tag, MatchTime t, Boolean met) {}
+    record Occasion(int tag, MatchTime t, @Nullable Boolean met) {}
 
     /**
      * Something must follow soon: "collar grip within 10 s of every restart". What is already so counts as done; a window that

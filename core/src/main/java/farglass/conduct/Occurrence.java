@@ -1,11 +1,14 @@
 package farglass.conduct;
 
+import static java.util.Objects.requireNonNull;
+
 import farglass.lexicon.Lexicon;
 import farglass.match.Corner;
 import farglass.match.MatchRecord;
 import farglass.time.MatchTime;
 import java.util.List;
 import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A moment at which something that words name is seen.
@@ -19,8 +22,8 @@ public record Occurrence(int tag, MatchTime t) {
     }
 
     /** Everywhere in a record, in the order of time. */
-    public static List<Occurrence> of(EventPattern s, MatchRecord record, Corner us, Lexicon lexicon) {
-        return s.in(Watched.of(record, us, lexicon)).stream()
+    public static List<Occurrence> of(@Nullable EventPattern s, MatchRecord record, Corner us, Lexicon lexicon) {
+        return requireNonNull(s).in(Watched.of(record, us, lexicon)).stream()
                 .map(x -> new Occurrence(x.tag(), x.from()))
                 .toList();
     }

@@ -1,6 +1,7 @@
 package farglass.conduct;
 
 import farglass.time.MatchTime;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Where something is seen in a record.
@@ -9,7 +10,7 @@ import farglass.time.MatchTime;
  * @param to its end; null when nothing says how long it went on
  * @param cut whether the match was stopped, ended or left the picture before it was over
  */
-record TimeInterval(int tag, MatchTime from, MatchTime to, boolean cut) {
+record TimeInterval(int tag, MatchTime from, @Nullable MatchTime to, boolean cut) {
     boolean on(MatchTime t) {
         return from.compareTo(t) <= 0 && to != null && t.compareTo(to) < 0;
     }

@@ -9,6 +9,7 @@ import farglass.match.Tag;
 import farglass.time.MatchTime;
 import java.util.ArrayList;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 
 /**
  * One branch of a plan in one match.
@@ -19,7 +20,13 @@ import java.util.List;
  * @param outcome best outcome of what was done, or null
  * @param tags indices of the tags that show it
  */
-public record Adherence(Branch branch, int depth, Boolean met, Boolean followed, Outcome outcome, List<Integer> tags) {
+public record Adherence(
+        Branch branch,
+        int depth,
+        @Nullable Boolean met,
+        @Nullable Boolean followed,
+        @Nullable Outcome outcome,
+        List<Integer> tags) {
     /** A branch belongs to what came before it for so long. */
     private static final long WINDOW_MS = 60_000;
     /** Best first. */
@@ -42,7 +49,7 @@ public record Adherence(Branch branch, int depth, Boolean met, Boolean followed,
     /** @param before moments of the branch before; null at the beginning, where everything comes up */
     private static void walk(
             Branch b,
-            List<MatchTime> before,
+            @Nullable List<MatchTime> before,
             int depth,
             MatchRecord record,
             Corner us,
@@ -85,7 +92,7 @@ public record Adherence(Branch branch, int depth, Boolean met, Boolean followed,
         return before.stream().anyMatch(b -> t.compareTo(b) >= 0 && t.since(b) <= WINDOW_MS);
     }
 
-    private static Outcome best(MatchRecord record, List<Occurrence> seen) {
+    private static @Nullable Outcome best(MatchRecord record, List<Occurrence> seen) {
         Outcome best = null;
         for (Occurrence o : seen) {
             if (record.tags().get(o.tag()) instanceof Tag.Action a

@@ -5,6 +5,7 @@ import farglass.conduct.Occurrence;
 import farglass.lexicon.Lexicon;
 import farglass.plan.Fork;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A fork of a plan with what film can show of it.
@@ -12,7 +13,8 @@ import java.util.List;
  * @param id of the fork
  * @param sight null when its words name nothing that film shows
  */
-public record Branch(String id, String text, boolean ours, EventPattern sight, List<Branch> next) {
+public record Branch(
+        String id, String text, boolean ours, @Nullable EventPattern sight, List<Branch> next) {
     public Branch {
         next = List.copyOf(next);
     }

@@ -10,6 +10,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
 import org.apache.commons.statistics.distribution.BinomialDistribution;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A claim that a plan rested on, in the match that took place.
@@ -18,7 +19,8 @@ import org.apache.commons.statistics.distribution.BinomialDistribution;
  * @param verdict null when it did not come up
  * @param trials the moments of this match
  */
-public record ClaimCheck(PinnedClaim claim, long x, long n, Verdict verdict, List<Trial> trials) {
+public record ClaimCheck(
+        PinnedClaim claim, long x, long n, @Nullable Verdict verdict, List<Trial> trials) {
     private static final long SEED = 1;
     /** A match is called otherwise than the claim when it would come so rarely under it, on either side. */
     private static final double RARE = 0.05;

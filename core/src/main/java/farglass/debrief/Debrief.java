@@ -13,6 +13,7 @@ import farglass.tendency.LibraryIndex;
 import farglass.tendency.MatchFacts;
 import java.util.ArrayList;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A plan held against the match that took place.
@@ -33,14 +34,16 @@ public record Debrief(
     private static final int SURPRISES = 6;
 
     /** @param before how it was kept in the last meeting before this match; null when there was none */
-    public record Promise(Clause clause, Compliance kept, Compliance before) {}
+    public record Promise(
+            Clause clause, Compliance kept, @Nullable Compliance before) {}
 
     /**
      * @param record a match in which our athlete fights
      * @param index facts of all records, this one among them
      * @param meeting the model from before the match, or null
      */
-    public static Debrief of(Plan plan, MatchRecord record, LibraryIndex index, Ruleset rules, Meeting meeting) {
+    public static Debrief of(
+            Plan plan, MatchRecord record, LibraryIndex index, Ruleset rules, @Nullable Meeting meeting) {
         Lexicon lexicon = index.lexicon();
         Corner us = record.cornerOf(plan.us())
                 .orElseThrow(() -> new IllegalArgumentException(plan.us() + " does not fight in this match"));

@@ -14,6 +14,7 @@ import farglass.rules.Score;
 import farglass.rules.Scoring;
 import java.util.List;
 import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A forecast and what became of it.
@@ -57,7 +58,7 @@ public record Scored(Approach.Forecast forecast, double outcome) {
      * @param winner null for a draw
      * @param decided whether anybody knows
      */
-    record Ending(Corner winner, Method method, boolean decided) {
+    record Ending(@Nullable Corner winner, Method method, boolean decided) {
         static Ending of(MatchRecord record, Ruleset rules, Lexicon lexicon) {
             Result told = record.details().result();
             if (told != null) {

@@ -11,6 +11,7 @@ import java.util.ArrayList;
 import java.util.Collection;
 import java.util.Comparator;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 
 /**
  * All assignments with what became of them.
@@ -44,9 +45,9 @@ public record Season(List<Row> rows) {
             Assignment assignment,
             String them,
             State state,
-            Plan plan,
-            MatchRecord match,
-            Boolean won,
+            @Nullable Plan plan,
+            @Nullable MatchRecord match,
+            @Nullable Boolean won,
             List<Scored> scored) {
         public Row {
             scored = List.copyOf(scored);
@@ -82,7 +83,7 @@ public record Season(List<Row> rows) {
     }
 
     /** The match of the two on the day of the assignment, of several the first on file; null when there is none. */
-    public static MatchRecord match(Assignment a, String them, Collection<MatchRecord> records) {
+    public static @Nullable MatchRecord match(Assignment a, String them, Collection<MatchRecord> records) {
         return records.stream()
                 .filter(r -> a.date() != null && a.date().equals(r.details().date()))
                 .filter(r -> r.cornerOf(a.us()).isPresent() && r.cornerOf(them).isPresent())
@@ -93,8 +94,8 @@ public record Season(List<Row> rows) {
     private static Row row(
             Assignment a,
             String them,
-            Plan plan,
-            MatchRecord match,
+            @Nullable Plan plan,
+            @Nullable MatchRecord match,
             Rulesets rulesets,
             Lexicon lexicon,
             LocalDate today) {

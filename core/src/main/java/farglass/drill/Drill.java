@@ -3,6 +3,7 @@ package farglass.drill;
 import farglass.stats.TagRef;
 import farglass.time.MatchTime;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 
 /**
  * One question about a moment on film.
@@ -13,7 +14,14 @@ import java.util.List;
  * @param right one of the choices
  * @param choices codes: techniques, {@code =} and a coded answer, {@code none}; or {@code left} and {@code right}
  */
-public record Drill(String id, Kind kind, TagRef tag, MatchTime t, String trigger, String right, List<String> choices) {
+public record Drill(
+        String id,
+        Kind kind,
+        TagRef tag,
+        MatchTime t,
+        @Nullable String trigger,
+        @Nullable String right,
+        List<String> choices) {
     /** What is asked. */
     public enum Kind {
         /** Our attempt is seen: how does the opponent answer? */

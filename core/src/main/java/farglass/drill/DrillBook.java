@@ -8,6 +8,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 
 /**
  * What one person has learned: how every drill is remembered, and how often it was right. Kept as one line of text a drill.
@@ -27,7 +28,7 @@ public record DrillBook(Map<String, Line> lines) {
      * @param right answers that were right
      * @param asked answers in all
      */
-    public record Line(Memory memory, String trigger, int right, int asked) {}
+    public record Line(Memory memory, @Nullable String trigger, int right, int asked) {}
 
     /** A right or wrong answer, or none. */
     public DrillBook answered(Drill d, int quality, LocalDate today) {

@@ -1,5 +1,7 @@
 package farglass.drill;
 
+import static java.util.Objects.requireNonNull;
+
 import farglass.match.Side;
 import farglass.stats.TagRef;
 import farglass.stats.Trial;
@@ -60,7 +62,7 @@ public final class Drills {
                         act.ref(),
                         act.action().t(),
                         act.action().technique(),
-                        act.action().firstSide().code(),
+                        requireNonNull(act.action().firstSide()).code(),
                         List.of(Side.LEFT.code(), Side.RIGHT.code())));
             }
         }

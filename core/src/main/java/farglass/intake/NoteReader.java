@@ -20,6 +20,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.OptionalLong;
+import org.jspecify.annotations.Nullable;
 
 /** Reads rows of old notes as tags of a record: the cells of a row make the phrase that somebody would have typed. */
 public final class NoteReader {
@@ -67,7 +68,13 @@ public final class NoteReader {
      * @param problem why it is left out, or what of it became a note; empty when all was understood
      * @param unknown the words that the lexicon does not have; null for none
      */
-    public record Row(int row, MatchTime t, List<Tag> tags, String words, String problem, String unknown) {
+    public record Row(
+            int row,
+            @Nullable MatchTime t,
+            List<Tag> tags,
+            String words,
+            String problem,
+            @Nullable String unknown) {
         public Row {
             tags = List.copyOf(tags);
         }

@@ -3,4 +3,7 @@
  *
  * <p>Entry point: {@link farglass.intake.NoteReader}. Uses farglass.phrase, farglass.match, farglass.lexicon.
  */
+@NullMarked
 package farglass.intake;
+
+import org.jspecify.annotations.NullMarked;

@@ -9,6 +9,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
+import org.jspecify.annotations.Nullable;
 
 /** The words of the work. Immutable; a house term gives a new lexicon. */
 public final class Lexicon {
@@ -151,17 +152,17 @@ public final class Lexicon {
     }
 
     /** By code; empty for one that is not in the lexicon. */
-    public Optional<Position> position(String code) {
+    public Optional<Position> position(@Nullable String code) {
         return Optional.ofNullable(positions.get(code));
     }
 
     /** By code; empty for one that is not in the lexicon. */
-    public Optional<Technique> technique(String code) {
+    public Optional<Technique> technique(@Nullable String code) {
         return Optional.ofNullable(techniques.get(code));
     }
 
     /** By code; empty for one that is not in the lexicon. */
-    public Optional<Grip> grip(String code) {
+    public Optional<Grip> grip(@Nullable String code) {
         return Optional.ofNullable(grips.get(code));
     }
 
@@ -181,7 +182,7 @@ public final class Lexicon {
     }
 
     /** Family of a technique, or {@code other} when it is not in the lexicon. */
-    public String familyOf(String technique) {
+    public String familyOf(@Nullable String technique) {
         Technique known = techniques.get(technique);
         return known == null ? "other" : known.family();
     }

@@ -2,6 +2,7 @@ package farglass.match;
 
 import farglass.time.FilmTime;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 
 /**
  * What was drawn on the picture at one moment of a film, shown from then on for a while.
@@ -32,7 +33,14 @@ public record Drawing(FilmTime at, long heldMs, List<Mark> marks) {
      * @param who the athlete whose colour it has; null for neither
      * @param text for {@link Kind#TEXT}, else null
      */
-    public record Mark(Kind kind, Corner who, double x1, double y1, double x2, double y2, String text) {
+    public record Mark(
+            Kind kind,
+            @Nullable Corner who,
+            double x1,
+            double y1,
+            double x2,
+            double y2,
+            @Nullable String text) {
         public Mark {
             if (!(inside(x1) && inside(y1) && inside(x2) && inside(y2))) {
                 throw new IllegalArgumentException(

@@ -1,5 +1,7 @@
 package farglass.match;
 
+import static java.util.Objects.requireNonNull;
+
 import farglass.time.FilmTime;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -47,8 +49,8 @@ public final class Drawings {
         boolean held = m.get("heldMs") instanceof Number n && n.longValue() > 0;
         return timed && held && !marks.isEmpty()
                 ? Optional.of(new Drawing(
-                        FilmTime.ofMs(((Number) m.get("ms")).longValue()),
-                        ((Number) m.get("heldMs")).longValue(),
+                        FilmTime.ofMs(requireNonNull(((Number) m.get("ms"))).longValue()),
+                        requireNonNull(((Number) m.get("heldMs"))).longValue(),
                         marks))
                 : Optional.empty();
     }

@@ -4,6 +4,7 @@ import farglass.time.ClockMap;
 import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.Map;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A film of a match.
@@ -15,13 +16,18 @@ import java.util.Map;
  * @param map which film time shows which match time
  */
 public record FilmRef(
-        String file, String sha256, Long durationMs, boolean mirrored, ClockMap map, Map<String, Object> extra) {
+        String file,
+        @Nullable String sha256,
+        @Nullable Long durationMs,
+        boolean mirrored,
+        ClockMap map,
+        Map<String, Object> extra) {
     public FilmRef {
         extra = Collections.unmodifiableMap(new LinkedHashMap<>(extra));
     }
 
     /** A film of which only name, length and map are known. */
-    public static FilmRef of(String file, Long durationMs, ClockMap map) {
+    public static FilmRef of(String file, @Nullable Long durationMs, ClockMap map) {
         return new FilmRef(file, null, durationMs, false, map, Map.of());
     }
 

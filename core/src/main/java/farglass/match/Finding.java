@@ -1,6 +1,7 @@
 package farglass.match;
 
 import farglass.time.MatchTime;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Something doubtful in a record.
@@ -16,10 +17,10 @@ public record Finding(
         Severity severity,
         MatchTime t,
         int index,
-        String tag,
+        @Nullable String tag,
         String message,
-        Edit repair,
-        String remedy) {
+        @Nullable Edit repair,
+        @Nullable String remedy) {
     /** How bad it is. */
     public enum Severity implements Coded {
         INFO,

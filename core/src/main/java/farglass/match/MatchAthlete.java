@@ -3,6 +3,7 @@ package farglass.match;
 import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.Map;
+import org.jspecify.annotations.Nullable;
 
 /**
  * An athlete as of the day of a match.
@@ -12,7 +13,12 @@ import java.util.Map;
  * @param colour colour chip of what is worn, {@code #rrggbb}, or null
  * @param extra fields kept as read: grade, weightKg, team, stance and whatever else stood there
  */
-public record MatchAthlete(String id, String name, String marker, String colour, Map<String, Object> extra) {
+public record MatchAthlete(
+        String id,
+        String name,
+        @Nullable String marker,
+        @Nullable String colour,
+        Map<String, Object> extra) {
     public MatchAthlete {
         extra = Collections.unmodifiableMap(new LinkedHashMap<>(extra));
     }

@@ -9,6 +9,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Everything that is known of one match. Immutable; {@link Edit}s make the next version.
@@ -29,16 +30,16 @@ public record MatchRecord(
      * @param result null while unknown
      */
     public record Details(
-            LocalDate date,
-            String event,
-            String round,
-            String division,
-            String attire,
-            String ruleset,
+            @Nullable LocalDate date,
+            @Nullable String event,
+            @Nullable String round,
+            @Nullable String division,
+            @Nullable String attire,
+            @Nullable String ruleset,
             long lengthMs,
             MatchAthlete a,
             MatchAthlete b,
-            Result result) {
+            @Nullable Result result) {
         public Details {
             if (lengthMs <= 0) {
                 throw new IllegalArgumentException("lengthMs (" + lengthMs + ") must be positive");
@@ -46,7 +47,7 @@ public record MatchRecord(
         }
 
         /** The same with another result. */
-        public Details result(Result r) {
+        public Details result(@Nullable Result r) {
             return new Details(date, event, round, division, attire, ruleset, lengthMs, a, b, r);
         }
     }
@@ -81,7 +82,7 @@ public record MatchRecord(
     }
 
     /** Who stands in a corner. */
-    public MatchAthlete athlete(Corner c) {
+    public MatchAthlete athlete(@Nullable Corner c) {
         return c == Corner.A ? details.a() : details.b();
     }
 

@@ -1,11 +1,14 @@
 package farglass.match;
 
+import static java.util.Objects.requireNonNull;
+
 import farglass.lexicon.Lexicon;
 import farglass.time.ClockMap;
 import farglass.time.MatchTime;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 
 /**
  * The partition of a record's match time into {@link Span}s.
@@ -86,8 +89,8 @@ public final class PositionLine {
         private final MatchRecord record;
         private final Lexicon lexicon;
         private final List<Span> done = new ArrayList<>();
-        private Tag.Position open;
-        private MatchTime openFrom;
+        private Tag.@Nullable Position open;
+        private MatchTime openFrom = MatchTime.ZERO;
         private int openTag = -1;
         private int openAction = -1;
         private boolean truncated;
@@ -133,10 +136,10 @@ public final class PositionLine {
 
         private void resume(Tag.Resume r, int index) {
             boolean same = r.position() == null
-                    || (r.position().equals(open.position())
+                    || (r.position().equals(requireNonNull(open).position())
                             && r.holder() == open.holder()
                             && (r.guard() == null || r.guard() == open.guard()));
-            if (!same) {
+            if (r.position() != null && !same) {
                 begin(
                         normal(Tag.Position.of(r.t(), r.position(), r.holder(), r.guard())),
                         index,

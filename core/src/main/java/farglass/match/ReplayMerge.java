@@ -3,6 +3,7 @@ package farglass.match;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Objects;
+import org.jspecify.annotations.Nullable;
 
 /**
  * What to do with tags entered while a replay is on screen: the same thing tagged within 1.5 s of match time is the same
@@ -86,7 +87,7 @@ public final class ReplayMerge {
         return there;
     }
 
-    private static <T> T or(T there, T seen) {
+    private static <T> @Nullable T or(@Nullable T there, @Nullable T seen) {
         return there != null ? there : seen;
     }
 }

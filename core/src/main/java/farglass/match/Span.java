@@ -1,6 +1,7 @@
 package farglass.match;
 
 import farglass.time.MatchTime;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A stretch of match time spent in one position, half-open [from, to).
@@ -19,9 +20,9 @@ public record Span(
         MatchTime to,
         String position,
         String place,
-        Corner holder,
-        Corner guard,
-        Side side,
+        @Nullable Corner holder,
+        @Nullable Corner guard,
+        @Nullable Side side,
         int tag,
         int byAction,
         Exit exit,

@@ -5,6 +5,7 @@ import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Something that was seen at a moment of the match. Codes of positions, techniques and grips are kept as read, also when
@@ -55,18 +56,18 @@ public sealed interface Tag {
     record Position(
             MatchTime t,
             String position,
-            Corner holder,
-            Corner guard,
-            Side side,
-            String variant,
-            Cause cause,
-            String technique,
-            Integer threat,
-            String base,
+            @Nullable Corner holder,
+            @Nullable Corner guard,
+            @Nullable Side side,
+            @Nullable String variant,
+            @Nullable Cause cause,
+            @Nullable String technique,
+            @Nullable Integer threat,
+            @Nullable String base,
             TagInfo info)
             implements Tag {
         /** A position of which nothing further is known. */
-        public static Position of(MatchTime t, String position, Corner holder, Corner guard) {
+        public static Position of(MatchTime t, String position, @Nullable Corner holder, @Nullable Corner guard) {
             return new Position(t, position, holder, guard, null, null, null, null, null, null, TagInfo.NONE);
         }
 
@@ -81,12 +82,12 @@ public sealed interface Tag {
         }
 
         /** The same on a side. */
-        public Position sided(Side s) {
+        public Position sided(@Nullable Side s) {
             return new Position(t, position, holder, guard, s, variant, cause, technique, threat, base, info);
         }
 
         /** The same with how it came about. */
-        public Position caused(Cause c) {
+        public Position caused(@Nullable Cause c) {
             return new Position(t, position, holder, guard, side, variant, c, technique, threat, base, info);
         }
 
@@ -114,17 +115,17 @@ public sealed interface Tag {
             MatchTime t,
             Corner by,
             String technique,
-            String family,
+            @Nullable String family,
             List<Side> sides,
-            Outcome outcome,
-            Integer reached,
-            String to,
-            MatchTime until,
-            String answer,
-            String limb,
+            @Nullable Outcome outcome,
+            @Nullable Integer reached,
+            @Nullable String to,
+            @Nullable MatchTime until,
+            @Nullable String answer,
+            @Nullable String limb,
             Map<String, Boolean> checks,
-            String target,
-            Boolean believed,
+            @Nullable String target,
+            @Nullable Boolean believed,
             TagInfo info)
             implements Tag {
         public Action {
@@ -159,12 +160,12 @@ public sealed interface Tag {
         }
 
         /** The side where it ended, or null. */
-        public Side side() {
+        public @Nullable Side side() {
             return sides.isEmpty() ? null : sides.get(sides.size() - 1);
         }
 
         /** The side where it began, or null. */
-        public Side firstSide() {
+        public @Nullable Side firstSide() {
             return sides.isEmpty() ? null : sides.get(0);
         }
 
@@ -194,7 +195,7 @@ public sealed interface Tag {
         }
 
         /** The same to a side. */
-        public Action sided(Side s) {
+        public Action sided(@Nullable Side s) {
             return sides(s == null ? List.of() : List.of(s));
         }
 
@@ -235,7 +236,8 @@ public sealed interface Tag {
         }
 
         /** The same with how it ended: outcome, rung of the ladder, position reached, moment; each may be null. */
-        public Action result(Outcome o, Integer level, String target, MatchTime end) {
+        public Action result(
+                @Nullable Outcome o, @Nullable Integer level, @Nullable String target, @Nullable MatchTime end) {
             return new Action(
                     t,
                     by,
@@ -261,7 +263,14 @@ public sealed interface Tag {
     }
 
     record Grip(
-            MatchTime t, Corner by, String grip, Side hand, String depth, MatchTime until, String ended, TagInfo info)
+            MatchTime t,
+            Corner by,
+            String grip,
+            @Nullable Side hand,
+            @Nullable String depth,
+            @Nullable MatchTime until,
+            @Nullable String ended,
+            TagInfo info)
             implements Tag {
         @Override
         public Grip at(MatchTime when) {
@@ -286,7 +295,13 @@ public sealed interface Tag {
     }
 
     /** A timed body fact about one athlete. */
-    record Body(MatchTime t, Corner of, String fact, Side side, MatchTime until, TagInfo info) implements Tag {
+    record Body(
+            MatchTime t,
+            Corner of,
+            String fact,
+            @Nullable Side side,
+            @Nullable MatchTime until,
+            TagInfo info) implements Tag {
         @Override
         public Body at(MatchTime when) {
             return new Body(when, of, fact, side, until == null ? null : when.plus(until.since(t)), info);
@@ -314,10 +329,10 @@ public sealed interface Tag {
             MatchTime t,
             CallKind call,
             Corner who,
-            Integer value,
+            @Nullable Integer value,
             boolean called,
-            Corner causedBy,
-            String reason,
+            @Nullable Corner causedBy,
+            @Nullable String reason,
             TagInfo info)
             implements Tag {
         @Override
@@ -345,11 +360,11 @@ public sealed interface Tag {
     record Remark(
             MatchTime t,
             RemarkKind kind,
-            Corner by,
-            String source,
-            String text,
-            Object instead,
-            Boolean punished,
+            @Nullable Corner by,
+            @Nullable String source,
+            @Nullable String text,
+            @Nullable Object instead,
+            @Nullable Boolean punished,
             Map<String, String> fields,
             TagInfo info)
             implements Tag {
@@ -373,7 +388,7 @@ public sealed interface Tag {
         }
     }
 
-    record Stop(MatchTime t, String reason, TagInfo info) implements Tag {
+    record Stop(MatchTime t, @Nullable String reason, TagInfo info) implements Tag {
         @Override
         public Stop at(MatchTime when) {
             return new Stop(when, reason, info);
@@ -391,7 +406,12 @@ public sealed interface Tag {
     }
 
     /** The match goes on; without a position, in the same one as at the stop. */
-    record Resume(MatchTime t, String position, Corner holder, Corner guard, TagInfo info) implements Tag {
+    record Resume(
+            MatchTime t,
+            @Nullable String position,
+            @Nullable Corner holder,
+            @Nullable Corner guard,
+            TagInfo info) implements Tag {
         @Override
         public Resume at(MatchTime when) {
             return new Resume(when, position, holder, guard, info);

@@ -1,5 +1,7 @@
 package farglass.match;
 
+import org.jspecify.annotations.Nullable;
+
 /** Changes of one tag that are made by a single key. Tags they mean nothing for come back as they are. */
 public final class TagChanges {
     private TagChanges() {}
@@ -18,7 +20,7 @@ public final class TagChanges {
         return tag;
     }
 
-    private static Side other(Side s) {
+    private static @Nullable Side other(@Nullable Side s) {
         return s == Side.LEFT ? Side.RIGHT : s == Side.RIGHT ? Side.LEFT : s;
     }
 
@@ -66,7 +68,7 @@ public final class TagChanges {
         return tag;
     }
 
-    private static Corner other(Corner c) {
+    private static @Nullable Corner other(@Nullable Corner c) {
         return c == null ? null : c.other();
     }
 

@@ -3,6 +3,7 @@ package farglass.match;
 import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.Map;
+import org.jspecify.annotations.Nullable;
 
 /**
  * What every tag may carry besides its own fields.
@@ -13,7 +14,12 @@ import java.util.Map;
  * @param note free text, or null
  * @param extra fields this version does not know, kept as read (plain JSON values)
  */
-public record TagInfo(String id, String tagger, Double confidence, String note, Map<String, Object> extra) {
+public record TagInfo(
+        @Nullable String id,
+        @Nullable String tagger,
+        @Nullable Double confidence,
+        @Nullable String note,
+        Map<String, Object> extra) {
     public static final TagInfo NONE = new TagInfo(null, null, null, null, Map.of());
 
     public TagInfo {

@@ -3,6 +3,7 @@ package farglass.match;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 
 /** Makes one term of two: tags that use the one use the other from then on. */
 public final class TermMerge {
@@ -33,12 +34,12 @@ public final class TermMerge {
                     a.sides(),
                     a.outcome(),
                     a.reached(),
-                    or(a.to(), from, to),
+                    orNull(a.to(), from, to),
                     a.until(),
                     a.answer(),
                     a.limb(),
                     a.checks(),
-                    or(a.target(), from, to),
+                    orNull(a.target(), from, to),
                     a.believed(),
                     a.info());
         }
@@ -51,9 +52,9 @@ public final class TermMerge {
                     p.side(),
                     p.variant(),
                     p.cause(),
-                    or(p.technique(), from, to),
+                    orNull(p.technique(), from, to),
                     p.threat(),
-                    or(p.base(), from, to),
+                    orNull(p.base(), from, to),
                     p.info());
         }
         if (tag instanceof Tag.Grip g) {
@@ -61,8 +62,13 @@ public final class TermMerge {
                     g.t(), g.by(), or(g.grip(), from, to), g.hand(), g.depth(), g.until(), g.ended(), g.info());
         }
         return tag instanceof Tag.Resume s
-                ? new Tag.Resume(s.t(), or(s.position(), from, to), s.holder(), s.guard(), s.info())
+                ? new Tag.Resume(s.t(), orNull(s.position(), from, to), s.holder(), s.guard(), s.info())
                 : tag;
+    }
+
+    /** Code and result are null together. */
+    private static @Nullable String orNull(@Nullable String code, String from, String to) {
+        return code == null ? null : or(code, from, to);
     }
 
     private static String or(String code, String from, String to) {

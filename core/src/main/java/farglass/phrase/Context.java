@@ -5,6 +5,7 @@ import farglass.match.MatchRecord;
 import farglass.match.Span;
 import farglass.match.Tag;
 import farglass.time.MatchTime;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Where the phrase is typed.
@@ -13,11 +14,14 @@ import farglass.time.MatchTime;
  * @param stamp the moment it is about: when the phrase was begun, less the user's reaction delay
  * @param here the span at that moment, or null before the first position
  */
-public record Context(MatchRecord record, MatchTime stamp, Span here) {
+public record Context(
+        MatchRecord record, MatchTime stamp, @Nullable Span here) {
+    @Nullable
     Corner guard() {
         return here == null ? null : here.guard();
     }
 
+    @Nullable
     Corner holder() {
         if (here == null) {
             return null;
@@ -28,6 +32,7 @@ public record Context(MatchRecord record, MatchTime stamp, Span here) {
     }
 
     /** Who acted last before the stamp, or null. */
+    @Nullable
     Corner lastActor() {
         Corner last = null;
         for (Tag tag : record.tags()) {

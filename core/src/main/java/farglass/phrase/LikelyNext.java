@@ -1,5 +1,7 @@
 package farglass.phrase;
 
+import static java.util.Objects.requireNonNull;
+
 import farglass.lexicon.Lexicon;
 import farglass.lexicon.Technique;
 import farglass.match.Corner;
@@ -13,6 +15,7 @@ import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import org.jspecify.annotations.Nullable;
 
 /**
  * What is likely to be tagged next in a position, learned from the library; where nothing was seen, from the lexicon's
@@ -96,7 +99,7 @@ public final class LikelyNext {
         }
     }
 
-    private void follow(MatchRecord r, Span here, Tag.Action before, Tag.Action a) {
+    private void follow(MatchRecord r, Span here, Tag.@Nullable Action before, Tag.Action a) {
         if (before == null) {
             return;
         }
@@ -119,7 +122,7 @@ public final class LikelyNext {
     }
 
     /** The attempt before a moment that {@link #after} looks back at; null after a stoppage or when there is none. */
-    public static Tag.Action before(MatchRecord record, MatchTime t, Lexicon lexicon) {
+    public static Tag.@Nullable Action before(MatchRecord record, MatchTime t, Lexicon lexicon) {
         Tag.Action last = null;
         for (Tag tag : record.tags()) {
             if (tag.t().compareTo(t) > 0) {
@@ -141,7 +144,9 @@ public final class LikelyNext {
             String key = place.substring(place.indexOf(SEPARATOR) + 1);
             int mine = tried.values().stream().mapToInt(Integer::intValue).sum();
             Map<String, Integer> all = library.get(key);
-            double sum = all.values().stream().mapToInt(Integer::intValue).sum();
+            double sum = requireNonNull(all).values().stream()
+                    .mapToInt(Integer::intValue)
+                    .sum();
             Map<String, Double> mineExpected = expected.computeIfAbsent(who, k -> new HashMap<>());
             all.forEach((technique, n) -> mineExpected.merge(technique, mine * n / sum, Double::sum));
         });
@@ -153,7 +158,7 @@ public final class LikelyNext {
         return (seen + RESERVE) / (due + RESERVE);
     }
 
-    private static void add(Map<String, Map<String, Integer>> counts, String key, String technique) {
+    private static void add(Map<String, Map<String, Integer>> counts, String key, @Nullable String technique) {
         counts.computeIfAbsent(key, k -> new HashMap<>()).merge(technique, 1, Integer::sum);
     }
 

@@ -1,5 +1,7 @@
 package farglass.phrase;
 
+import static java.util.Objects.requireNonNull;
+
 import farglass.lexicon.Grip;
 import farglass.lexicon.Lexicon;
 import farglass.lexicon.Position;
@@ -14,6 +16,7 @@ import farglass.match.TagInfo;
 import farglass.time.MatchTime;
 import java.util.ArrayList;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 
 /** Turns understood parts into tags. */
 final class Meaning {
@@ -98,7 +101,7 @@ final class Meaning {
     }
 
     private Reading remark() {
-        words.add(p.remark.code());
+        words.add(requireNonNull(p.remark).code());
         if (p.who != null) {
             words.add(name(p.who));
         }
@@ -116,7 +119,7 @@ final class Meaning {
     }
 
     private Reading call() {
-        words.add(p.call.code());
+        words.add(requireNonNull(p.call).code());
         if (p.who == null) {
             return missing("for whom? a or b");
         }
@@ -148,7 +151,7 @@ final class Meaning {
     }
 
     private Reading body() {
-        words.add(p.fact.replace('-', ' '));
+        words.add(requireNonNull(p.fact).replace('-', ' '));
         if (p.who == null) {
             return missing("of whom? a or b");
         }
@@ -160,7 +163,7 @@ final class Meaning {
     }
 
     /** The latest grip, or body fact when one was named, that goes on: it ends here. */
-    private Reading ending(String grip) {
+    private Reading ending(@Nullable String grip) {
         for (int i = c.record().tags().size() - 1; i >= 0; i--) {
             Tag tag = c.record().tags().get(i);
             if (tag.t().compareTo(t) > 0) {
@@ -205,7 +208,7 @@ final class Meaning {
     }
 
     /** The named athlete plays the guard, or holds the place; without a name the roles stay as they are. */
-    private Tag.Position placed(Position position, Corner named) {
+    private Tag.@Nullable Position placed(Position position, @Nullable Corner named) {
         if (position.neutral()) {
             return Tag.Position.of(t, position.code(), null, null);
         }
@@ -270,7 +273,7 @@ final class Meaning {
         return effect(technique, by, outcome, reached);
     }
 
-    private Reading effect(Technique technique, Corner by, Outcome outcome, Integer reached) {
+    private Reading effect(Technique technique, Corner by, @Nullable Outcome outcome, @Nullable Integer reached) {
         Position target = p.target;
         boolean completed = outcome == Outcome.COMPLETED;
         boolean submission = technique.family().equals("submission");
@@ -319,7 +322,7 @@ final class Meaning {
     }
 
     /** Who must be meant when nobody is named. */
-    private Corner actor(Technique technique) {
+    private @Nullable Corner actor(Technique technique) {
         Corner guard = c.guard();
         return switch (technique.role()) {
             case GUARD -> guard;
@@ -330,7 +333,7 @@ final class Meaning {
         };
     }
 
-    private Corner who(Corner likely) {
+    private @Nullable Corner who(@Nullable Corner likely) {
         if (p.who == null && likely != null) {
             inferred.add(name(likely));
             return likely;
@@ -338,7 +341,7 @@ final class Meaning {
         return p.who;
     }
 
-    private String name(Corner corner) {
+    private String name(@Nullable Corner corner) {
         return c.record().athlete(corner).surname();
     }
 

@@ -14,6 +14,7 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import org.jspecify.annotations.Nullable;
 
 /** What has been understood of a phrase so far. */
 final class Parts {
@@ -21,6 +22,7 @@ final class Parts {
      * What is meant of several meanings: a grip when its depth was said or the word "grip", a place when why it changed was
      * said and nothing of an attempt, else what was taken first.
      */
+    @Nullable
     Term meant() {
         if (depth != null || grip || ended != null) {
             return first(Grip.class);
@@ -33,45 +35,81 @@ final class Parts {
         return term instanceof Technique t && t.family().equals("feint");
     }
 
-    private Term first(Class<? extends Term> kind) {
+    private @Nullable Term first(Class<? extends Term> kind) {
         return meanings.stream().filter(kind::isInstance).findFirst().orElse(term);
     }
 
+    @Nullable
     Corner who;
+
+    @Nullable
     Term term;
     /** Everything that the words of {@link #term} may mean. */
     List<Term> meanings = List.of();
 
     boolean grip;
+
+    @Nullable
     Position target;
+
+    @Nullable
     Side side;
+
     List<Side> sides = new ArrayList<>();
+
+    @Nullable
     Outcome outcome;
+
+    @Nullable
     Integer number;
+
+    @Nullable
     Cause cause;
+
+    @Nullable
     String depth;
+
+    @Nullable
     CallKind call;
+
+    @Nullable
     RemarkKind remark;
+
+    @Nullable
     String text;
+
+    @Nullable
     String instead;
+
+    @Nullable
     Boolean punished;
+
+    @Nullable
     String answer;
     /** What a slip of the fingers was taken for, as "typed: meant". */
     List<String> slips = new ArrayList<>();
 
     /** A body fact. */
+    @Nullable
     String fact;
     /** How the grip or body fact that is meant ended; null when none did. */
+    @Nullable
     String ended;
     /** What a feint pretends. */
+    @Nullable
     Technique feinted;
 
+    @Nullable
     Boolean believed;
     /** Checkpoints met or unmet, in the order typed. */
     Map<String, Boolean> checks = new LinkedHashMap<>();
 
+    @Nullable
     String command;
+
+    @Nullable
     String reason;
+
     boolean unsure;
     boolean expectTarget;
 }

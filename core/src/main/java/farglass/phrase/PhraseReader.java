@@ -11,6 +11,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.regex.Matcher;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Reads phrases such as {@code b knee cut right near}: who, what, side, how far, where it ended, in any order after the
@@ -273,7 +274,7 @@ public final class PhraseReader {
         return t instanceof Technique ? 0 : t instanceof Position ? 1 : 2;
     }
 
-    private static Corner corner(String w, Context context) {
+    private static @Nullable Corner corner(String w, Context context) {
         if (w.equals("a") || w.equals("b")) {
             return w.equals("a") ? Corner.A : Corner.B;
         }

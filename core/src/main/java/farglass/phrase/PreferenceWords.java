@@ -4,6 +4,7 @@ import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import org.jspecify.annotations.Nullable;
 
 /** "lasso sweep over scissor sweep because of long legs except in no-gi": what is preferred to what, why, and when not. */
 public final class PreferenceWords {
@@ -14,7 +15,7 @@ public final class PreferenceWords {
     private PreferenceWords() {}
 
     /** The fields of a preference as far as stated, in their order; none for a blank text. */
-    public static Map<String, String> fields(String text) {
+    public static Map<String, String> fields(@Nullable String text) {
         Map<String, String> fields = new LinkedHashMap<>();
         Matcher m = SAID.matcher(text == null ? "" : text.strip());
         if (m.matches()) {

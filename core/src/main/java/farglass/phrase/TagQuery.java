@@ -22,6 +22,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Which tags are asked for, in the words of the phrase line: {@code tolendt lasso sweep left near completed}. Words of one
@@ -158,7 +159,7 @@ public final class TagQuery {
         return false;
     }
 
-    private boolean who(MatchRecord r, Corner c) {
+    private boolean who(MatchRecord r, @Nullable Corner c) {
         return athletes.isEmpty()
                 || Arrays.stream(r.athlete(c).name().toLowerCase(Locale.ROOT).split("\\s+"))
                         .anyMatch(athletes::contains);

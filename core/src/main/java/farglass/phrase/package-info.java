@@ -4,4 +4,7 @@
  * <p>Entry points: {@link farglass.phrase.PhraseReader}, {@link farglass.phrase.LikelyNext}. Uses farglass.match and
  * farglass.lexicon.
  */
+@NullMarked
 package farglass.phrase;
+
+import org.jspecify.annotations.NullMarked;

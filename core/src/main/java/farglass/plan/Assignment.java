@@ -4,6 +4,7 @@ import java.time.LocalDate;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import org.jspecify.annotations.Nullable;
 
 /**
  * What the work is for.
@@ -19,10 +20,10 @@ public record Assignment(
         String id,
         String us,
         List<String> opponents,
-        String event,
-        LocalDate date,
-        String ruleset,
-        String attire,
+        @Nullable String event,
+        @Nullable LocalDate date,
+        @Nullable String ruleset,
+        @Nullable String attire,
         int minutes,
         Map<String, Double> chances) {
     public Assignment {
@@ -41,10 +42,10 @@ public record Assignment(
             String id,
             String us,
             List<String> opponents,
-            String event,
-            LocalDate date,
-            String ruleset,
-            String attire,
+            @Nullable String event,
+            @Nullable LocalDate date,
+            @Nullable String ruleset,
+            @Nullable String attire,
             int minutes) {
         this(id, us, opponents, event, date, ruleset, attire, minutes, Map.of());
     }

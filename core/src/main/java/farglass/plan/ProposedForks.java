@@ -12,6 +12,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A computed tree as forks, so that it can be taken over into a plan and changed by hand.
@@ -37,7 +38,7 @@ public record ProposedForks(Fork root, Map<String, Double> chances, Set<String> 
     private record Walk(
             Meeting meeting, MeetingWriter writer, KnownGame known, Map<String, Double> chances, Set<String> drifts) {
         /** @param from where the node before it was; null for the opening */
-        Fork fork(Proposal.Node n, ModelState from) {
+        Fork fork(Proposal.Node n, @Nullable ModelState from) {
             String id = "f" + (chances.size() + 1);
             // the opening's own chance is taken out again at the end
             chances.put(id, n.chance());
@@ -62,7 +63,7 @@ public record ProposedForks(Fork root, Map<String, Double> chances, Set<String> 
         }
 
         /** Both athletes' record with the way to a node, and for ours whether it is known and whether it can be relied on. */
-        private String evidence(Proposal.Node n, ModelState from) {
+        private String evidence(Proposal.Node n, @Nullable ModelState from) {
             if (from == null || n.ours() == null || n.technique() == null) {
                 return "";
             }

@@ -1,5 +1,7 @@
 package farglass.profile;
 
+import static java.util.Objects.requireNonNull;
+
 import farglass.ask.Asked;
 import farglass.lexicon.Technique;
 import farglass.stats.BetaPrior;
@@ -92,8 +94,9 @@ public record Answer(Asked asked, List<Claim> claims, Evidence evidence) {
             String family = acts.get(0).family();
             boolean one = asked.techniques().size() == 1;
             BetaPrior prior = one ? q.success(asked.techniques().get(0)) : q.familySuccess(family);
-            List<String> args =
-                    asked.side() == null ? words() : words(asked.side().code());
+            List<String> args = asked.side() == null
+                    ? words()
+                    : words(requireNonNull(asked.side()).code());
             claims.add(q.proportion(
                     template + "." + asked.subject(),
                     Claim.Topic.TECHNIQUE,
@@ -115,7 +118,7 @@ public record Answer(Asked asked, List<Claim> claims, Evidence evidence) {
                         "ask.side." + asked.subject(),
                         Claim.Topic.SIDE,
                         "ask.side",
-                        words(asked.side().code()),
+                        words(requireNonNull(asked.side()).code()),
                         trials,
                         BetaPrior.fixed(0.5, 4, "no side preferred"),
                         q.baseline().sideRho(acts.get(0).family()),

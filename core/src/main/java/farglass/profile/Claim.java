@@ -6,6 +6,7 @@ import farglass.stats.Trial;
 import farglass.tendency.Level;
 import java.util.List;
 import java.util.Set;
+import org.jspecify.annotations.Nullable;
 
 /**
  * One sentence about an athlete with the evidence behind it.
@@ -30,12 +31,12 @@ public record Claim(
         List<String> args,
         Unit unit,
         Estimate estimate,
-        SideBias side,
+        @Nullable SideBias side,
         List<Trial> trials,
-        Double withoutUnsure,
+        @Nullable Double withoutUnsure,
         int hidden,
         List<Level.Doubt> doubts,
-        String note) {
+        @Nullable String note) {
     /** The questions of a profile, in the order in which a match asks them. */
     public enum Topic {
         OPENING,

@@ -24,6 +24,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.function.BiPredicate;
+import org.jspecify.annotations.Nullable;
 
 /** An athlete's evidence, the library's average, and how numbers are made of them; every page asks through it. */
 final class ClaimFactory {
@@ -62,7 +63,7 @@ final class ClaimFactory {
     }
 
     /** The sentence's words with the surname before them. */
-    List<String> words(String... more) {
+    List<String> words(@Nullable String... more) {
         List<String> words = new ArrayList<>(List.of(surname));
         words.addAll(List.of(more));
         return words;
@@ -157,6 +158,7 @@ final class ClaimFactory {
      * @param counted places and roles in which they could have happened
      * @return null without any exposure: there is no rate then
      */
+    @Nullable
     Claim rate(
             String id,
             Claim.Topic topic,
@@ -185,6 +187,7 @@ final class ClaimFactory {
     }
 
     /** How often a technique is tried while it could be; null when it never could. */
+    @Nullable
     Claim technique(String id, Claim.Topic topic, String template, Technique t, List<Trial> events) {
         GammaPrior prior =
                 evidence.filter().baseline() ? baseline.rate(t.code(), evidence.athlete()) : GammaPrior.jeffreys();
@@ -199,6 +202,7 @@ final class ClaimFactory {
     }
 
     /** The middle of some times; null without any. */
+    @Nullable
     Claim time(String id, Claim.Topic topic, String template, List<String> args, List<Long> ms, List<Trial> trials) {
         if (ms.isEmpty()) {
             return null;

@@ -1,5 +1,7 @@
 package farglass.profile;
 
+import static java.util.Objects.requireNonNull;
+
 import farglass.match.Cause;
 import farglass.match.Corner;
 import farglass.match.Role;
@@ -24,6 +26,7 @@ import java.util.TreeMap;
 import java.util.TreeSet;
 import java.util.function.BiConsumer;
 import java.util.function.Predicate;
+import org.jspecify.annotations.Nullable;
 
 /** Does it matter? Success with something less success without it. */
 final class MattersPage {
@@ -117,7 +120,7 @@ final class MattersPage {
                     "matters.fact." + fact.who(),
                     q.words(family.replace('-', ' '), fact.fact().replace('-', ' ')),
                     acts,
-                    a -> there.get(a).contains(fact)));
+                    a -> requireNonNull(there.get(a)).contains(fact)));
         }
         return clearFirst(claims);
     }
@@ -130,7 +133,7 @@ final class MattersPage {
     }
 
     /** A fact or grip holds until it is said to end, or until the next change of position. */
-    private static boolean holds(MatchTime until, Evidence.Act a, boolean changed) {
+    private static boolean holds(@Nullable MatchTime until, Evidence.Act a, boolean changed) {
         return until == null ? !changed : until.compareTo(a.action().t()) >= 0;
     }
 
@@ -162,7 +165,8 @@ final class MattersPage {
                         "matters.grip",
                         q.words(family.replace('-', ' '), name),
                         acts,
-                        a -> held.get(a).stream().anyMatch(g -> g.grip().equals(grip)));
+                        a -> requireNonNull(held.get(a)).stream()
+                                .anyMatch(g -> g.grip().equals(grip)));
             }
             compare(
                     claims,
@@ -170,16 +174,16 @@ final class MattersPage {
                     "matters.prepared",
                     q.words(family.replace('-', ' ')),
                     acts,
-                    a -> !held.get(a).isEmpty());
+                    a -> !requireNonNull(held.get(a)).isEmpty());
             compare(
                     claims,
                     "matters.deep." + family,
                     "matters.deep",
                     q.words(family.replace('-', ' ')),
                     acts.stream()
-                            .filter(a -> held.get(a).stream().anyMatch(g -> g.depth() != null))
+                            .filter(a -> requireNonNull(held.get(a)).stream().anyMatch(g -> g.depth() != null))
                             .toList(),
-                    a -> held.get(a).stream().anyMatch(g -> "deep".equals(g.depth())));
+                    a -> requireNonNull(held.get(a)).stream().anyMatch(g -> "deep".equals(g.depth())));
         });
         return clearFirst(claims);
     }
@@ -270,14 +274,20 @@ final class MattersPage {
         List<Claim> claims = new ArrayList<>();
         families().forEach((family, acts) -> {
             String name = family.replace('-', ' ');
-            compare(claims, "matters.again." + family, "matters.again", q.words(name), acts, a -> nth.get(a) > 1);
+            compare(
+                    claims,
+                    "matters.again." + family,
+                    "matters.again",
+                    q.words(name),
+                    acts,
+                    a -> requireNonNull(nth.get(a)) > 1);
             compare(
                     claims,
                     "matters.third." + family,
                     "matters.third",
                     q.words(name),
-                    acts.stream().filter(a -> nth.get(a) > 1).toList(),
-                    a -> nth.get(a) > 2);
+                    acts.stream().filter(a -> requireNonNull(nth.get(a)) > 1).toList(),
+                    a -> requireNonNull(nth.get(a)) > 2);
             compare(
                     claims,
                     "matters.met." + family,
@@ -349,7 +359,7 @@ final class MattersPage {
         return clearFirst(claims);
     }
 
-    private static Cause cause(Evidence.Visit p) {
+    private static @Nullable Cause cause(Evidence.Visit p) {
         return p.seen().record().tags().get(p.span().tag()) instanceof Tag.Position t ? t.cause() : null;
     }
 }

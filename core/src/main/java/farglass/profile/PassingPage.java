@@ -1,5 +1,7 @@
 package farglass.profile;
 
+import static java.util.Objects.requireNonNull;
+
 import farglass.match.Role;
 import farglass.stats.Trial;
 import farglass.tendency.DwellTimes;
@@ -68,7 +70,7 @@ final class PassingPage {
                     "passing.reached." + level,
                     q.words(),
                     known.stream()
-                            .map(a -> a.trial(a.action().reached() >= least))
+                            .map(a -> a.trial(requireNonNull(a.action().reached()) >= least))
                             .toList()));
         }
         return claims;

@@ -1,5 +1,7 @@
 package farglass.profile;
 
+import static java.util.Objects.requireNonNull;
+
 import farglass.lexicon.Lexicon;
 import farglass.match.MatchRecord;
 import farglass.stats.Grade;
@@ -150,7 +152,7 @@ public record Profile(
 
     /** One page. */
     public ClaimPage page(Question question) {
-        return pages.get(question);
+        return requireNonNull(pages.get(question));
     }
 
     /** Claims of a grade, in their order. */

@@ -12,6 +12,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Set;
+import org.jspecify.annotations.Nullable;
 
 /** What answers what, and the attacks that open one another. */
 final class ReactionsPage {
@@ -64,7 +65,7 @@ final class ReactionsPage {
                 .toList();
     }
 
-    private Claim claim(String template, Reactions.Row row, String trigger, Reactions.Answer a) {
+    private Claim claim(String template, Reactions.Row row, @Nullable String trigger, Reactions.Answer a) {
         String key = a.answer().equals("none") ? template + ".none" : template;
         return new Claim(
                 template + "." + row.trigger() + "." + a.answer(),
@@ -130,7 +131,7 @@ final class ReactionsPage {
         feints.stream().map(ReactionsPage::target).distinct().sorted().forEach(target -> {
             List<Trial> trials = feints.stream()
                     .filter(a -> target(a).equals(target))
-                    .map(a -> a.trial(a.action().believed()))
+                    .map(a -> a.trial(Boolean.TRUE.equals(a.action().believed())))
                     .toList();
             claims.add(q.plain(
                     "feint." + target,

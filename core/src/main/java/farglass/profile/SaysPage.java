@@ -10,6 +10,7 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import org.jspecify.annotations.Nullable;
 
 /** Stated preferences against measured use. */
 final class SaysPage {
@@ -37,7 +38,7 @@ final class SaysPage {
     }
 
     /** Null when neither the choice nor the alternative names techniques that were tried. */
-    private Claim claim(String id, Tag.Remark r) {
+    private @Nullable Claim claim(String id, Tag.Remark r) {
         String choice = r.fields().get("choice");
         String over = r.fields().get("over");
         Set<String> chosen = codes(choice);
@@ -70,7 +71,7 @@ final class SaysPage {
     }
 
     /** The techniques that some words name, the likeliest first. */
-    private Set<String> codes(String words) {
+    private Set<String> codes(@Nullable String words) {
         Set<String> codes = new LinkedHashSet<>();
         if (words != null) {
             for (Term t : q.lexicon().lookUp(words)) {

@@ -1,6 +1,7 @@
 package farglass.profile;
 
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A part of a page.
@@ -11,7 +12,12 @@ import java.util.List;
  * @param figure a drawing above the rows, or null
  * @param empty key of what to say when there is neither row nor drawing
  */
-public record Section(String title, List<String> args, List<Claim> claims, Figure figure, String empty) {
+public record Section(
+        String title,
+        List<String> args,
+        List<Claim> claims,
+        @Nullable Figure figure,
+        String empty) {
     public Section {
         args = List.copyOf(args);
         claims = List.copyOf(claims);

@@ -18,6 +18,7 @@ import java.util.Optional;
 import java.util.TreeMap;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
 
 /**
  * The tables behind a profile in full, where its pages show the part worth reading.
@@ -48,7 +49,7 @@ public record Tables(
      *
      * @param to null for all that are too rare to be told apart
      */
-    public record Exit(Situation to, Curve curve) {}
+    public record Exit(@Nullable Situation to, Curve curve) {}
 
     /** In full what the pages show in part. */
     public static Tables of(Profile profile, long seed) {

@@ -11,6 +11,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.TreeMap;
+import org.jspecify.annotations.Nullable;
 
 /** Who engages and how, who gets the first grip, what brings the other down. */
 final class TakedownsPage {
@@ -73,7 +74,7 @@ final class TakedownsPage {
         return claims;
     }
 
-    private Evidence.Act firstEngagement(Evidence.Seen seen) {
+    private Evidence.@Nullable Act firstEngagement(Evidence.Seen seen) {
         List<Span> spans = seen.line().spans();
         if (spans.isEmpty() || spans.get(0).leftTruncated()) {
             return null;
@@ -85,7 +86,7 @@ final class TakedownsPage {
     }
 
     /** Seconds until both are no longer on their feet, per match seen from its start; null for a part of the match. */
-    private Claim ground() {
+    private @Nullable Claim ground() {
         if (!q.evidence().filter().moment().equals(Moment.ANY)) {
             return null;
         }

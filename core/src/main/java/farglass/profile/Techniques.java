@@ -14,6 +14,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
 import java.util.function.Predicate;
+import org.jspecify.annotations.Nullable;
 
 /** What is asked of any family of techniques: how often each works, how often it is tried, to which side. */
 final class Techniques {
@@ -191,7 +192,7 @@ final class Techniques {
                 null));
     }
 
-    private static Side which(Tag.Action a, boolean first) {
+    private static @Nullable Side which(Tag.Action a, boolean first) {
         return first ? a.firstSide() : a.side();
     }
 

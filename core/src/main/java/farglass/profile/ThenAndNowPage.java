@@ -1,5 +1,7 @@
 package farglass.profile;
 
+import static java.util.Objects.requireNonNull;
+
 import farglass.match.Role;
 import farglass.match.Tag;
 import farglass.stats.BetaPrior;
@@ -16,6 +18,7 @@ import java.util.Objects;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.TreeSet;
+import org.jspecify.annotations.Nullable;
 
 /** Has the game changed? Entries by year, early against late, and what came before every new branch. */
 final class ThenAndNowPage {
@@ -25,7 +28,7 @@ final class ThenAndNowPage {
     private static final double LIKELY = 0.5;
 
     private final ClaimFactory q;
-    private final LocalDate line;
+    private final @Nullable LocalDate line;
 
     private ThenAndNowPage(ClaimFactory q) {
         this.q = q;
@@ -37,7 +40,7 @@ final class ThenAndNowPage {
     }
 
     /** The median date; matches of that day are late. Null with fewer than two dated matches on each side. */
-    private static LocalDate line(Evidence evidence) {
+    private static @Nullable LocalDate line(Evidence evidence) {
         List<LocalDate> dates = evidence.matches().stream()
                 .map(s -> s.record().details().date())
                 .filter(Objects::nonNull)
@@ -114,7 +117,7 @@ final class ThenAndNowPage {
             Map<String, Map<Integer, List<Trial>>> rows,
             Set<Integer> years,
             Evidence.Seen seen,
-            String name,
+            @Nullable String name,
             Trial trial) {
         LocalDate date = seen.record().details().date();
         if (date != null) {
@@ -212,7 +215,12 @@ final class ThenAndNowPage {
                             "change.branch",
                             q.words(
                                     q.lexicon().techniqueName(code),
-                                    acts.get(0).seen().record().details().date().toString(),
+                                    requireNonNull(acts.get(0)
+                                                    .seen()
+                                                    .record()
+                                                    .details()
+                                                    .date())
+                                            .toString(),
                                     before(acts.get(0))),
                             acts.stream().map(Evidence.Act::trial).toList()));
                 });

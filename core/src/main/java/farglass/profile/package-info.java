@@ -5,4 +5,7 @@
  * <p>Entry point: {@link farglass.profile.Profile#of}. Uses farglass.tendency and farglass.stats; words lie in the bundle
  * {@code Claims}.
  */
+@NullMarked
 package farglass.profile;
+
+import org.jspecify.annotations.NullMarked;

@@ -12,6 +12,7 @@ import farglass.time.MatchTime;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Advantages for what nearly came off: attempts that got far and were not completed, and scoring places left too early. Both
@@ -43,7 +44,8 @@ final class AttemptAdvantages {
         this.breaks = breaks.stream().sorted().toList();
     }
 
-    private record Candidate(long from, long t, Corner who, String award, String source, String why, int tag) {
+    private record Candidate(
+            long from, long t, Corner who, @Nullable String award, String source, String why, int tag) {
         Advantage advantage() {
             return new Advantage(MatchTime.ofMs(t), who, source, why, tag);
         }
@@ -64,7 +66,7 @@ final class AttemptAdvantages {
                         n.t().ms(), n.t().ms() + n.heldMs(), n.who(), n.award(), "near-" + n.award(), n.why(), n.tag());
                 boolean twice = given.stream()
                         .anyMatch(g -> g.who() == c.who()
-                                && c.award().equals(g.award())
+                                && n.award().equals(g.award())
                                 && Math.abs(g.t() - c.from()) <= SAME_ATTEMPT_MS);
                 if (counts && !twice && !confirmed(c)) {
                     all.add(c);
@@ -77,8 +79,9 @@ final class AttemptAdvantages {
     private java.util.Optional<Candidate> attempt(Tag.Action a, int index) {
         String family = lexicon.familyOf(a.technique());
         Integer level = rules.advantages().get(family);
-        boolean far = level != null && a.reached() != null && a.reached() >= level;
-        if (!far || a.completed() || (a.outcome() == null && a.reached() == 4)) {
+        Integer reached = a.reached();
+        boolean far = level != null && reached != null && reached >= level;
+        if (!far || a.completed() || (a.outcome() == null && Integer.valueOf(4).equals(reached))) {
             return java.util.Optional.empty();
         }
         String award = family.equals("pin-advance") ? AWARD_OF_ADVANCE.get(a.technique()) : AWARD_OF_FAMILY.get(family);

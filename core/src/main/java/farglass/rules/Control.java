@@ -2,6 +2,7 @@ package farglass.rules;
 
 import java.util.HashSet;
 import java.util.Set;
+import org.jspecify.annotations.Nullable;
 
 /** What one athlete has been paid for while his control lasts, and what led to the present state for him. */
 final class Control {
@@ -12,7 +13,7 @@ final class Control {
     /** He played guard, and has not stood free for long since. */
     private boolean fromGuard;
 
-    boolean isPaid(String award) {
+    boolean isPaid(@Nullable String award) {
         return paid.contains(award);
     }
 

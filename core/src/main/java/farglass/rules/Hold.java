@@ -3,6 +3,7 @@ package farglass.rules;
 import farglass.match.Corner;
 import farglass.rules.Score.Near;
 import farglass.time.MatchTime;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Control that must last before it counts.
@@ -11,7 +12,13 @@ import farglass.time.MatchTime;
  * @param from when control began, match ms
  * @param early whether it began before points counted
  */
-record Hold(Corner who, String award, long from, boolean early, String what, int tag) {
+record Hold(
+        Corner who,
+        String award,
+        long from,
+        boolean early,
+        @Nullable String what,
+        int tag) {
     /** Whether it goes on in a state. */
     boolean goesOn(State s) {
         if (s.placed() || s.top() != who || s.neutral()) {

@@ -12,6 +12,7 @@ import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
+import org.jspecify.annotations.Nullable;
 
 /** What the referee's penalties do, one step of the ladder after the other. */
 final class Penalties {
@@ -19,16 +20,17 @@ final class Penalties {
     final List<Award> awards = new ArrayList<>();
     final List<Advantage> advantages = new ArrayList<>();
     /** Who lost the match by a penalty, and when; null for nobody. */
-    Corner loser;
+    @Nullable
+    Loss loss;
 
-    MatchTime lostAt;
+    record Loss(Corner who, MatchTime at) {}
 
     /**
      * @param uncalled whether infringements that nobody called count as well
      */
     Penalties(MatchRecord record, Ruleset rules, long endMs, boolean uncalled) {
         Map<Corner, Integer> count = new EnumMap<>(Map.of(Corner.A, 0, Corner.B, 0));
-        for (int i = 0; i < record.tags().size() && loser == null; i++) {
+        for (int i = 0; i < record.tags().size() && loss == null; i++) {
             if (record.tags().get(i) instanceof Tag.Call c && c.t().ms() <= endMs && (c.called() || uncalled)) {
                 if (c.call() == CallKind.DISQUALIFIED) {
                     lose(c);
@@ -40,8 +42,7 @@ final class Penalties {
     }
 
     private void lose(Tag.Call c) {
-        loser = c.who();
-        lostAt = c.t();
+        loss = new Loss(c.who(), c.t());
     }
 
     private void penalise(Tag.Call c, int number, List<PenaltyEffect> ladder, int tag) {

@@ -1,5 +1,7 @@
 package farglass.rules;
 
+import static java.util.Objects.requireNonNull;
+
 import farglass.lexicon.Lexicon;
 import farglass.match.Corner;
 import farglass.match.Finding;
@@ -14,6 +16,7 @@ import java.util.EnumMap;
 import java.util.Iterator;
 import java.util.List;
 import java.util.Map;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Goes through the states of a match once: opens a hold where a place is gained, confirms it when it has lasted, and says
@@ -67,7 +70,11 @@ final class PointsPass {
         }
     }
 
-    private void enter(State p, State s) {
+    private Control control(Corner c) {
+        return requireNonNull(controls.get(c));
+    }
+
+    private void enter(@Nullable State p, State s) {
         List<Hold> undone = closeHolds(s);
         boolean restored = false;
         for (Corner c : Corner.values()) {
@@ -75,20 +82,20 @@ final class PointsPass {
             boolean had = p != null && p.top() == c && !p.neutral();
             if (s.neutral() || other) {
                 if (had || s.neutral()) {
-                    controls.get(c).broken();
+                    control(c).broken();
                     breaks.add(s.from());
                 } else {
-                    controls.get(c).underneath(s.from(), false);
+                    control(c).underneath(s.from(), false);
                 }
             } else if (s.top() == c && undone.stream().anyMatch(h -> h.who() == c.other())) {
                 // a turn that did not last restores what was before it
-                controls.get(c).givenBack();
+                control(c).givenBack();
                 restored = true;
             }
         }
         Corner x = s.top();
         if (x != null && !s.neutral()) {
-            controls.get(x).underneath(s.from(), s.guardOf(x.other()));
+            control(x).underneath(s.from(), s.guardOf(x.other()));
         }
         if (p != null && x != null && s.ground() && !s.placed()) {
             gains(p, s, x, restored);
@@ -101,9 +108,9 @@ final class PointsPass {
         for (Corner c : Corner.values()) {
             boolean longStanding = FREE_STANDING.contains(s.place()) && s.to() - s.from() >= rules.recoverMs();
             if (s.guardOf(c) && !s.placed()) {
-                controls.get(c).fromGuard(true);
+                control(c).fromGuard(true);
             } else if (s.ground() || longStanding || s.placed()) {
-                controls.get(c).fromGuard(false);
+                control(c).fromGuard(false);
             }
         }
     }
@@ -143,7 +150,7 @@ final class PointsPass {
             gain(x, "pass", s, what(s, "past the guard"));
         }
         if (s.rank() >= 2) {
-            boolean there = p.top() == x && s.set().equals(p.set());
+            boolean there = p.top() == x && requireNonNull(s.set()).equals(p.set());
             if (!there) {
                 gain(x, s.set(), s, what(s, "reached"));
             }
@@ -154,21 +161,23 @@ final class PointsPass {
         return p.guardOf(x.other());
     }
 
-    private void gain(Corner x, String award, State s, String what) {
+    private void gain(Corner x, @Nullable String award, State s, @Nullable String what) {
         boolean pending = open.stream().anyMatch(h -> h.who() == x && h.award().equals(award));
-        if (!pending && !controls.get(x).isPaid(award)) {
+        if (!pending && !control(x).isPaid(award)) {
             begin(x, award, s, what);
         }
     }
 
-    private void begin(Corner x, String award, State s, String what) {
-        if (award.equals("double-pull") ? !rules.dgpTop().equals("advantage") : rules.value(award) == 0) {
+    private void begin(Corner x, @Nullable String award, State s, @Nullable String what) {
+        if (requireNonNull(award).equals("double-pull")
+                ? !rules.dgpTop().equals("advantage")
+                : rules.value(award) == 0) {
             return;
         }
         open.add(new Hold(x, award, s.from(), s.from() < lineMs, what, s.tag()));
     }
 
-    private String what(State s, String otherwise) {
+    private @Nullable String what(State s, String otherwise) {
         if (s.byAction() >= 0 && record.tags().get(s.byAction()) instanceof Tag.Action a) {
             return lexicon.techniqueName(a.technique());
         }
@@ -178,7 +187,7 @@ final class PointsPass {
     /** A takedown, or a sweep that was finished standing; nothing when nobody did it. */
     private void fromStanding(State p, State s, Corner x) {
         Tag.Action cause = s.byAction() >= 0 && record.tags().get(s.byAction()) instanceof Tag.Action a ? a : null;
-        boolean swept = controls.get(x).cameFromGuard();
+        boolean swept = control(x).cameFromGuard();
         if (cause == null) {
             if (s.guard() != null) {
                 findings.add(Finding.at(
@@ -248,9 +257,9 @@ final class PointsPass {
                 advantages.add(new Advantage(MatchTime.ofMs(at), h.who(), "double-pull", h.what(), h.tag()));
             } else if (h.early()) {
                 lost(h, at, "late");
-                controls.get(h.who()).pay(h.award());
+                control(h.who()).pay(h.award());
             } else {
-                controls.get(h.who()).pay(h.award());
+                control(h.who()).pay(h.award());
                 awards.add(new Award(
                         MatchTime.ofMs(h.from()),
                         MatchTime.ofMs(at),

@@ -9,6 +9,7 @@ import farglass.match.Tag;
 import farglass.time.MatchTime;
 import java.util.ArrayList;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A restart in another place than the one that was stopped.
@@ -17,7 +18,8 @@ import java.util.List;
  * @param lost standing value he lost, 0 to 2
  * @param tag index of the tag it begins with
  */
-public record Restart(MatchTime t, String from, String to, Corner loser, double lost, int tag) {
+public record Restart(
+        MatchTime t, String from, String to, @Nullable Corner loser, double lost, int tag) {
     /** Less than this is no loss. */
     private static final double EVEN = 0.02;
 
@@ -26,10 +28,9 @@ public record Restart(MatchTime t, String from, String to, Corner loser, double 
         MatchRecord bare = record.withFilms(List.of());
         Span before = null;
         for (Span s : PositionLine.of(bare, lexicon).spans()) {
-            boolean restarted = before != null && before.exit() == Span.Exit.STOPPED;
             boolean placed = record.tags().get(s.tag()) instanceof Tag.Resume
                     || record.tags().get(s.tag()) instanceof Tag.Position;
-            if (restarted && placed) {
+            if (before != null && before.exit() == Span.Exit.STOPPED && placed) {
                 double change = PositionLine.standing(s, bare, lexicon) - PositionLine.standing(before, bare, lexicon);
                 Corner loser = Math.abs(change) < EVEN ? null : change < 0 ? Corner.A : Corner.B;
                 found.add(new Restart(

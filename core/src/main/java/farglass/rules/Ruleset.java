@@ -6,6 +6,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import org.jspecify.annotations.Nullable;
 
 /**
  * The rules of an event as far as the score depends on them.
@@ -31,8 +32,8 @@ import java.util.Set;
 public record Ruleset(
         String code,
         String name,
-        LocalDate from,
-        LocalDate to,
+        @Nullable LocalDate from,
+        @Nullable LocalDate to,
         Map<String, Integer> points,
         long holdMs,
         long recoverMs,
@@ -72,7 +73,7 @@ public record Ruleset(
     }
 
     /** Whether it holds on a day; on an unknown day it does. */
-    public boolean validOn(LocalDate day) {
+    public boolean validOn(@Nullable LocalDate day) {
         return day == null || ((from == null || !day.isBefore(from)) && (to == null || !day.isAfter(to)));
     }
 }

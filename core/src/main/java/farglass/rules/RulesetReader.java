@@ -11,6 +11,7 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import org.jspecify.annotations.Nullable;
 
 /** Rulesets as {@code farglass.ruleset/1}. */
 public final class RulesetReader {
@@ -69,7 +70,7 @@ public final class RulesetReader {
         return value;
     }
 
-    private static LocalDate day(JsonNode root, String field) throws RulesetException {
+    private static @Nullable LocalDate day(JsonNode root, String field) throws RulesetException {
         if (!root.hasNonNull(field)) {
             return null;
         }
@@ -91,7 +92,7 @@ public final class RulesetReader {
         return n.asLong();
     }
 
-    private static Map<String, Integer> numbers(JsonNode root, String field, Set<String> allowed, int most)
+    private static Map<String, Integer> numbers(JsonNode root, String field, @Nullable Set<String> allowed, int most)
             throws RulesetException {
         Map<String, Integer> read = new LinkedHashMap<>();
         for (Map.Entry<String, JsonNode> e : root.path(field).properties()) {

@@ -8,6 +8,7 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 
 /** The rulesets at hand: those that ship, and those the user has changed or added, which come first. */
 public final class Rulesets {
@@ -62,7 +63,7 @@ public final class Rulesets {
     }
 
     /** The ruleset of a code as it held on a day. */
-    public Optional<Ruleset> of(String code, LocalDate day) {
+    public Optional<Ruleset> of(@Nullable String code, @Nullable LocalDate day) {
         return all.stream()
                 .filter(r -> r.code().equals(code) && r.validOn(day))
                 .findFirst()
@@ -70,7 +71,7 @@ public final class Rulesets {
     }
 
     /** The ruleset of a code on a day; gi points where the code says nothing. */
-    public Ruleset orUsual(String code, LocalDate day) {
+    public Ruleset orUsual(@Nullable String code, @Nullable LocalDate day) {
         return of(code == null ? "" : code, day)
                 .orElseGet(() -> of("points-gi", day).orElseThrow());
     }

@@ -6,6 +6,7 @@ import farglass.match.Method;
 import farglass.time.MatchTime;
 import java.util.List;
 import java.util.Map;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A score and everything it rests on.
@@ -51,7 +52,14 @@ public record Score(
      * @param value points, negative for a deduction
      * @param tag index of the tag it begins with
      */
-    public record Award(MatchTime t, MatchTime confirmedAt, Corner who, String award, int value, String why, int tag) {}
+    public record Award(
+            MatchTime t,
+            MatchTime confirmedAt,
+            Corner who,
+            String award,
+            int value,
+            @Nullable String why,
+            int tag) {}
 
     /**
      * Points not given.
@@ -64,7 +72,8 @@ public record Score(
             MatchTime t, Corner who, String award, long heldMs, long needMs, String missing, String why, int tag) {}
 
     /** @param from what it was given for: a family, {@code near-} and an award, {@code penalty} or {@code double-pull} */
-    public record Advantage(MatchTime t, Corner who, String from, String why, int tag) {}
+    public record Advantage(
+            MatchTime t, Corner who, String from, @Nullable String why, int tag) {}
 
     /**
      * @param who the athlete penalised
@@ -81,10 +90,16 @@ public record Score(
      * @param computed what was worked out, or null
      * @param tag index of the tag to look at
      */
-    public record Difference(MatchTime t, Corner who, String table, String computed, String message, int tag) {}
+    public record Difference(
+            MatchTime t,
+            Corner who,
+            @Nullable String table,
+            @Nullable String computed,
+            String message,
+            int tag) {}
 
     /** @param winner null for a draw, and while nobody has decided */
-    public record Verdict(Corner winner, Method method) {}
+    public record Verdict(@Nullable Corner winner, Method method) {}
 
     /** Points of a corner at the end. */
     public int points(Corner c) {

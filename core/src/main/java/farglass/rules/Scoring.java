@@ -1,5 +1,7 @@
 package farglass.rules;
 
+import static java.util.Objects.requireNonNull;
+
 import farglass.lexicon.Lexicon;
 import farglass.match.Corner;
 import farglass.match.Edit;
@@ -21,6 +23,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Works out the score of a record under a ruleset, from positions, actions and the referee's penalties. What the table called
@@ -53,8 +56,9 @@ public final class Scoring {
         Optional<Tag.Action> finish = finish();
         long end = end(finish);
         Penalties penalties = new Penalties(record, rules, end, uncalled);
-        if (penalties.loser != null) {
-            end = Math.min(end, penalties.lostAt.ms());
+        Penalties.Loss loss = penalties.loss;
+        if (loss != null) {
+            end = Math.min(end, loss.at().ms());
         }
         List<State> states = State.of(record, rules, lexicon);
         PointsPass pass = new PointsPass(record, rules, lexicon, end);
@@ -71,11 +75,10 @@ public final class Scoring {
         advantages.sort(Comparator.comparing(Advantage::t));
         List<Step> board = board(awards, advantages, penalties.penalties);
         Step last = board.get(board.size() - 1);
-        Optional<Tag.Action> counted = penalties.loser != null
-                        && finish.isPresent()
-                        && finish.get().end().compareTo(penalties.lostAt) >= 0
-                ? Optional.empty()
-                : finish;
+        Optional<Tag.Action> counted =
+                loss != null && finish.isPresent() && finish.get().end().compareTo(loss.at()) >= 0
+                        ? Optional.empty()
+                        : finish;
         return new Score(
                 rules,
                 awards,
@@ -87,7 +90,7 @@ public final class Scoring {
                 TableCheck.of(record, awards, advantages),
                 control(states, end),
                 MatchTime.ofMs(end),
-                verdict(counted, penalties.loser, last));
+                verdict(counted, loss == null ? null : loss.who(), last));
     }
 
     /** The first submission that was completed; a training round goes on after it. */
@@ -186,7 +189,7 @@ public final class Scoring {
         return control;
     }
 
-    private Verdict verdict(Optional<Tag.Action> finish, Corner disqualified, Step last) {
+    private Verdict verdict(Optional<Tag.Action> finish, @Nullable Corner disqualified, Step last) {
         if (finish.isPresent()) {
             return new Verdict(finish.get().by(), Method.SUBMISSION);
         }
@@ -211,6 +214,6 @@ public final class Scoring {
         // the referees decide; until they have, nobody has won
         var told = record.details().result();
         boolean decided = told != null && told.method() == Method.DECISION;
-        return new Verdict(decided ? told.winner() : null, Method.DECISION);
+        return new Verdict(decided ? requireNonNull(told).winner() : null, Method.DECISION);
     }
 }

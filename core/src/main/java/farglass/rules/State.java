@@ -9,6 +9,7 @@ import farglass.match.Span;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A span as the rules see it, half-open [from, to), match ms.
@@ -25,9 +26,9 @@ record State(
         long from,
         long to,
         String place,
-        Corner top,
-        Corner guard,
-        String set,
+        @Nullable Corner top,
+        @Nullable Corner guard,
+        @Nullable String set,
         boolean neutral,
         int tag,
         int byAction,
@@ -72,7 +73,7 @@ record State(
         return rank(set);
     }
 
-    static int rank(String set) {
+    static int rank(@Nullable String set) {
         return set == null ? 0 : set.equals("back") ? 3 : RANKS.indexOf(set);
     }
 

@@ -11,6 +11,7 @@ import farglass.time.MatchTime;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 
 /** Holds the table's calls against the score worked out. */
 final class TableCheck {
@@ -114,7 +115,7 @@ final class TableCheck {
         }
     }
 
-    private static String message(String table, Due other) {
+    private static String message(String table, @Nullable Due other) {
         return other == null
                 ? "The table gave " + table + ". Nothing in the tags is worth that."
                 : "The table gave " + table + ". Worked out: " + other.what() + ".";

@@ -5,4 +5,7 @@
  * <p>Entry points: {@link farglass.rules.Scoring}, {@link farglass.rules.Rulesets}. Uses farglass.match, farglass.lexicon,
  * farglass.time.
  */
+@NullMarked
 package farglass.rules;
+
+import org.jspecify.annotations.NullMarked;

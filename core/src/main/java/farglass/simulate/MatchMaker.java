@@ -1,5 +1,7 @@
 package farglass.simulate;
 
+import static java.util.Objects.requireNonNull;
+
 import farglass.lexicon.Lexicon;
 import farglass.lexicon.Position;
 import farglass.lexicon.Technique;
@@ -22,6 +24,7 @@ import java.util.List;
 import java.util.Map;
 import org.apache.commons.rng.UniformRandomProvider;
 import org.apache.commons.rng.simple.RandomSource;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Makes a match between two styles: a race of exponential clocks over all attempts that the lexicon allows where the
@@ -54,7 +57,7 @@ public final class MatchMaker {
             LocalDate date,
             String event,
             String round,
-            String division,
+            @Nullable String division,
             String attire,
             String ruleset,
             long lengthMs) {}
@@ -72,18 +75,25 @@ public final class MatchMaker {
         private final UniformRandomProvider rng;
         private final List<Tag> tags = new ArrayList<>();
         private final TableScore table = new TableScore(lexicon, tags::add);
+        /** Set by the first move. */
+        @SuppressWarnings("NullAway.Init")
         private Tag.Position here;
+
         private long now;
         private long settled;
         /** What was just tried, which calls for what comes next; null when nothing was. */
-        private Option cue;
+        private @Nullable Option cue;
 
-        private Result result;
+        private @Nullable Result result;
 
         Run(Setting setting, Style a, Style b, UniformRandomProvider rng) {
             this.setting = setting;
             this.styles = Map.of(Corner.A, a, Corner.B, b);
             this.rng = rng;
+        }
+
+        private Style style(Corner c) {
+            return requireNonNull(styles.get(c));
         }
 
         MatchRecord play() {
@@ -113,7 +123,7 @@ public final class MatchMaker {
         }
 
         private MatchAthlete athlete(Corner c) {
-            Style s = styles.get(c);
+            Style s = style(c);
             Map<String, Object> extra = new LinkedHashMap<>();
             extra.put("team", s.team());
             extra.put("grade", "black");
@@ -153,20 +163,20 @@ public final class MatchMaker {
         }
 
         /** What the one who acted goes on with, or what the other answers, out of habit; null when neither has a habit here. */
-        private Option usual(List<Option> options) {
+        private @Nullable Option usual(List<Option> options) {
             if (cue == null) {
                 return null;
             }
             Corner by = cue.by();
             String tried = cue.technique().code();
-            Option on = first(options, by, styles.get(by).goesOn(tried), Habits.own(tried));
-            Option answer = first(options, by.other(), styles.get(by.other()).answers(tried), Habits.answers(tried));
+            Option on = first(options, by, style(by).goesOn(tried), Habits.own(tried));
+            Option answer = first(options, by.other(), style(by.other()).answers(tried), Habits.answers(tried));
             return on != null && (answer == null || rng.nextDouble() < Habits.GOES_ON) ? on : answer;
         }
 
         /** The first of one's own habits that is possible, else the first usual one that he practises. */
-        private Option first(List<Option> options, Corner by, List<String> own, List<String> usual) {
-            Style style = styles.get(by);
+        private @Nullable Option first(List<Option> options, Corner by, List<String> own, List<String> usual) {
+            Style style = style(by);
             List<String> order = new ArrayList<>(own);
             usual.stream().filter(u -> style.weight(u) > Style.UNNAMED).forEach(order::add);
             for (String code : order) {
@@ -187,7 +197,7 @@ public final class MatchMaker {
             List<Option> found = new ArrayList<>();
             boolean contested = here.holder() != null || here.guard() != null;
             for (Corner by : Corner.values()) {
-                Style style = styles.get(by);
+                Style style = style(by);
                 List<Technique> mine = lexicon.startingIn(here.position()).stream()
                         .filter(t -> SimulatedRates.ATTEMPTS.containsKey(t.family()))
                         .filter(t -> !t.restricted().contains(setting.ruleset()))
@@ -199,9 +209,14 @@ public final class MatchMaker {
                 for (Technique t : mine) {
                     // an athlete who has practised no finish from here rarely tries one
                     double least = t.family().equals("submission") ? 1 : 0;
-                    double share = style.weight(t.code()) / Math.max(least, familyWeight.get(t.family()));
+                    double share =
+                            style.weight(t.code()) / Math.max(least, requireNonNull(familyWeight.get(t.family())));
                     found.add(new Option(
-                            by, t, SimulatedRates.ATTEMPTS.get(t.family()) * style.activity(t.family()) * share));
+                            by,
+                            t,
+                            requireNonNull(SimulatedRates.ATTEMPTS.get(t.family()))
+                                    * style.activity(t.family())
+                                    * share));
                 }
             }
             return found;
@@ -222,12 +237,12 @@ public final class MatchMaker {
 
         private void attempt(Option o) {
             Technique technique = o.technique();
-            Style style = styles.get(o.by());
+            Style style = style(o.by());
             long length = 900 + (long) Math.min(8000, -Math.log(1 - rng.nextDouble()) * 2200);
             long end = Math.min(now + length, setting.lengthMs() - 200);
-            double odds = SimulatedRates.ODDS.get(technique.family())
+            double odds = requireNonNull(SimulatedRates.ODDS.get(technique.family()))
                     + style.skill(technique.code(), technique.family())
-                    - styles.get(o.by().other()).defence(technique.family());
+                    - style(o.by().other()).defence(technique.family());
             boolean works = rng.nextDouble() < 1 / (1 + Math.exp(-odds));
             Side side = technique.sided() ? side(style.right(technique.family())) : null;
             Tag.Action begun =
@@ -332,7 +347,7 @@ public final class MatchMaker {
         }
 
         private String favourite(Corner by) {
-            Map<String, Double> guards = styles.get(by).guards();
+            Map<String, Double> guards = style(by).guards();
             double pick = rng.nextDouble()
                     * guards.values().stream().mapToDouble(Double::doubleValue).sum();
             String last = "OPN";
@@ -370,7 +385,7 @@ public final class MatchMaker {
 
         private void guardGrip(MatchTime at) {
             String grip = "gi".equals(setting.attire()) ? "sleeve-same" : "wrist";
-            grip(Math.min(at.ms() + 600, setting.lengthMs() - 300), here.guard(), grip);
+            grip(Math.min(at.ms() + 600, setting.lengthMs() - 300), requireNonNull(here.guard()), grip);
         }
 
         private void grip(long t, Corner by, String code) {

@@ -15,6 +15,7 @@ import java.util.List;
 import java.util.Map;
 import org.apache.commons.rng.UniformRandomProvider;
 import org.apache.commons.rng.simple.RandomSource;
+import org.jspecify.annotations.Nullable;
 
 /**
  * What an analyst adds at the second look at a made-up match: changes of direction, body facts, checkpoints, faults with what
@@ -179,7 +180,12 @@ final class SecondTagging {
     }
 
     private Tag said(
-            Tag.Action a, RemarkKind kind, String text, Object instead, Boolean punished, Map<String, String> fields) {
+            Tag.Action a,
+            RemarkKind kind,
+            String text,
+            @Nullable Object instead,
+            @Nullable Boolean punished,
+            Map<String, String> fields) {
         return new Tag.Remark(a.t(), kind, a.by(), "seen", text, instead, punished, fields, next());
     }
 

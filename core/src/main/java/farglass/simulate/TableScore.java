@@ -1,5 +1,7 @@
 package farglass.simulate;
 
+import static java.util.Objects.requireNonNull;
+
 import farglass.lexicon.Lexicon;
 import farglass.lexicon.Position;
 import farglass.lexicon.Technique;
@@ -15,6 +17,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.function.Consumer;
+import org.jspecify.annotations.Nullable;
 
 /** The table at a made-up match: points once a place was held for three seconds, advantages, and who wins on time. */
 final class TableScore {
@@ -27,7 +30,7 @@ final class TableScore {
     private final Map<Corner, Integer> advantages = new LinkedHashMap<>(Map.of(Corner.A, 0, Corner.B, 0));
     private final List<String> scored = new ArrayList<>();
     private int pendingPoints;
-    private Corner pendingFor;
+    private @Nullable Corner pendingFor;
 
     /** @param calls takes what the table calls */
     TableScore(Lexicon lexicon, Consumer<Tag> calls) {
@@ -73,7 +76,7 @@ final class TableScore {
 
     /** Gives pending points when the present place has been held long enough by then, else drops them. */
     void settle(Tag.Position here, long until) {
-        if (pendingPoints == 0 || here == null) {
+        if (pendingPoints == 0 || pendingFor == null) {
             return;
         }
         if (until - here.t().ms() >= HOLD_MS) {
@@ -94,7 +97,7 @@ final class TableScore {
 
     /** An attempt failed on a rung of its ladder. */
     void failed(Tag.Action action, String family, MatchTime end) {
-        if (action.reached() == 3 && NEAR_COUNTS.contains(family)) {
+        if (Integer.valueOf(3).equals(action.reached()) && NEAR_COUNTS.contains(family)) {
             advantages.merge(action.by(), 1, Integer::sum);
             calls.accept(call(end.ms(), CallKind.ADVANTAGE, action.by(), null));
         }
@@ -102,8 +105,8 @@ final class TableScore {
 
     /** @param coin decides what nothing else does */
     Result onTime(String ruleset, MatchTime end, boolean coin) {
-        int byPoints = points.get(Corner.A) - points.get(Corner.B);
-        int byAdvantages = advantages.get(Corner.A) - advantages.get(Corner.B);
+        int byPoints = requireNonNull(points.get(Corner.A)) - requireNonNull(points.get(Corner.B));
+        int byAdvantages = requireNonNull(advantages.get(Corner.A)) - requireNonNull(advantages.get(Corner.B));
         if (ruleset.equals("submission-only")) {
             return new Result(null, Method.DRAW, null, end);
         }
@@ -116,7 +119,7 @@ final class TableScore {
         return new Result(coin ? Corner.A : Corner.B, Method.DECISION, null, end);
     }
 
-    private static Tag call(long t, CallKind kind, Corner who, Integer value) {
+    private static Tag call(long t, CallKind kind, Corner who, @Nullable Integer value) {
         return new Tag.Call(MatchTime.ofMs(t), kind, who, value, true, null, null, TagInfo.NONE);
     }
 }

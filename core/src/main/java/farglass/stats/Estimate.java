@@ -1,6 +1,7 @@
 package farglass.stats;
 
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A proportion or share with all that is needed to judge it.
@@ -32,7 +33,7 @@ public record Estimate(
         Grade grade,
         double baseline,
         String prior,
-        Redraw redraw,
+        @Nullable Redraw redraw,
         List<TagRef> tags) {
     /** The level of every interval except never-seen bounds. */
     public static final double LEVEL = 0.90;
@@ -51,7 +52,7 @@ public record Estimate(
     }
 
     /** Cluster bootstrap interval over matches as a check, or null below 6 matches; worked out when first asked for. */
-    public Interval check() {
+    public @Nullable Interval check() {
         return redraw == null ? null : redraw.interval();
     }
 

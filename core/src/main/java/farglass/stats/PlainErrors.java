@@ -1,6 +1,7 @@
 package farglass.stats;
 
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Standard errors of exit curves when every spell counts as independent: Greenwood 1926 for the share still there, Marubini
@@ -44,7 +45,7 @@ final class PlainErrors {
                         .sum();
     }
 
-    private double events(long ms, String cause) {
+    private double events(long ms, @Nullable String cause) {
         return kish()
                 * spells.stream()
                         .filter(s -> s.ms() == ms

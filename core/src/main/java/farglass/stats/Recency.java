@@ -2,6 +2,7 @@ package farglass.stats;
 
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
+import org.jspecify.annotations.Nullable;
 
 /** How much an old match weighs: w = 2^(-age / half-life). */
 public final class Recency {
@@ -17,7 +18,7 @@ public final class Recency {
      * @param halfLifeYears positive, or null for no ageing
      * @return weight in [1e-6, 1]; matches after {@code asOf} weigh 1
      */
-    public static double weight(LocalDate date, LocalDate asOf, Double halfLifeYears) {
+    public static double weight(@Nullable LocalDate date, @Nullable LocalDate asOf, @Nullable Double halfLifeYears) {
         if (date == null || asOf == null || halfLifeYears == null) {
             return 1;
         }

@@ -4,6 +4,7 @@ import java.util.Arrays;
 import java.util.List;
 import org.apache.commons.rng.UniformRandomProvider;
 import org.apache.commons.rng.simple.RandomSource;
+import org.jspecify.annotations.Nullable;
 
 /**
  * The cluster bootstrap over matches that stands beside an interval as a check: posterior means of 2000 redrawn libraries with
@@ -16,7 +17,7 @@ public final class Redraw {
     private final double[][] matches;
     private final BetaPrior prior;
     private final long seed;
-    private volatile Estimate.Interval interval;
+    private volatile Estimate.@Nullable Interval interval;
 
     /** @param matches weighted successes and weighted tries of each match */
     Redraw(List<double[]> matches, BetaPrior prior, long seed) {

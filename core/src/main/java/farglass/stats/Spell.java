@@ -1,5 +1,7 @@
 package farglass.stats;
 
+import org.jspecify.annotations.Nullable;
+
 /**
  * A stay in one place until something ended it.
  *
@@ -8,4 +10,4 @@ package farglass.stats;
  * @param cause what ended it, or null when the end was not seen (censored)
  * @param weight recency weight in (0, 1]
  */
-public record Spell(TagRef tag, long ms, String cause, double weight) {}
+public record Spell(TagRef tag, long ms, @Nullable String cause, double weight) {}

@@ -5,4 +5,7 @@
  * Every result carries its counts, its interval and the tags it rests on. Distributions and random numbers come from
  * Apache Commons; there is no clock and no global state, seeds come from outside.
  */
+@NullMarked
 package farglass.stats;
+
+import org.jspecify.annotations.NullMarked;

@@ -11,6 +11,7 @@ import java.util.Comparator;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
+import org.jspecify.annotations.Nullable;
 
 /**
  * What to watch first: untagged films in the order of the uncertainty they are expected to remove per minute of work,
@@ -58,7 +59,12 @@ public final class StudyOrder {
      * @param relevance 0..1
      * @param question the claim it is expected to settle most of
      */
-    public record Choice(MatchRecord record, double workMinutes, double value, double relevance, Claim question) {}
+    public record Choice(
+            MatchRecord record,
+            double workMinutes,
+            double value,
+            double relevance,
+            @Nullable Claim question) {}
 
     /** A record of the athlete that holds no attempt yet: added, not studied. */
     public static boolean open(MatchRecord r) {

@@ -3,4 +3,7 @@
  *
  * <p>Entry point: {@link farglass.study.StudyOrder}. Uses farglass.tendency.
  */
+@NullMarked
 package farglass.study;
+
+import org.jspecify.annotations.NullMarked;

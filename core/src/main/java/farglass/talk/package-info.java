@@ -4,4 +4,7 @@
  *
  * <p>Entry point: {@link farglass.talk.Talk}. Uses farglass.match, farglass.time.
  */
+@NullMarked
 package farglass.talk;
+
+import org.jspecify.annotations.NullMarked;

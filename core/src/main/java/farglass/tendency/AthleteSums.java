@@ -1,5 +1,7 @@
 package farglass.tendency;
 
+import static java.util.Objects.requireNonNull;
+
 import farglass.match.Situation;
 import java.util.Arrays;
 import java.util.HashMap;
@@ -10,6 +12,7 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.Set;
 import java.util.function.Function;
+import org.jspecify.annotations.Nullable;
 
 /** One athlete's matches that count for the library's average, and their sums. */
 final class AthleteSums {
@@ -18,15 +21,15 @@ final class AthleteSums {
     private final Map<String, int[]> tries = new HashMap<>();
     private final Map<Situation, Long> ms = new LinkedHashMap<>();
     /** By trigger, then answer; null until asked for. */
-    private Map<String, Map<String, Integer>> answers;
+    private @Nullable Map<String, Map<String, Integer>> answers;
     /** By place and role, then how it was left; null until asked for. */
-    private Map<Situation, Map<String, Integer>> exits;
+    private @Nullable Map<Situation, Map<String, Integer>> exits;
 
     AthleteSums(String athlete, List<MatchFacts> matches) {
         this.athlete = athlete;
         this.matches = matches;
         for (MatchFacts f : matches) {
-            MatchFacts.Tally t = f.tally(athlete);
+            MatchFacts.Tally t = requireNonNull(f.tally(athlete));
             t.tries().forEach((key, n) -> {
                 int[] sum = tries.computeIfAbsent(key, k -> new int[3]);
                 for (int i = 0; i < sum.length; i++) {
@@ -45,12 +48,12 @@ final class AthleteSums {
         return matches;
     }
 
-    MatchFacts.Tally tally(MatchFacts f) {
+    MatchFacts.@Nullable Tally tally(MatchFacts f) {
         return f.tally(athlete);
     }
 
     /** Attempts that worked, that had an outcome, and all; null when there were none. */
-    int[] tries(String key) {
+    int @Nullable [] tries(String key) {
         return tries.get(key);
     }
 
@@ -95,7 +98,7 @@ final class AthleteSums {
     }
 
     /** Keys whose attempts are not the same in both; either may be null. */
-    static Set<String> changedTries(AthleteSums a, AthleteSums b) {
+    static Set<String> changedTries(@Nullable AthleteSums a, @Nullable AthleteSums b) {
         Map<String, int[]> was = a == null ? Map.of() : a.tries;
         Map<String, int[]> is = b == null ? Map.of() : b.tries;
         Set<String> keys = new HashSet<>(was.keySet());
@@ -104,7 +107,7 @@ final class AthleteSums {
         return keys;
     }
 
-    static boolean sameTime(AthleteSums a, AthleteSums b) {
+    static boolean sameTime(@Nullable AthleteSums a, @Nullable AthleteSums b) {
         return Objects.equals(a == null ? Map.of() : a.ms, b == null ? Map.of() : b.ms);
     }
 }

@@ -1,5 +1,7 @@
 package farglass.tendency;
 
+import static java.util.Objects.requireNonNull;
+
 import farglass.lexicon.Lexicon;
 import farglass.lexicon.Technique;
 import farglass.match.Role;
@@ -19,6 +21,7 @@ import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.BiPredicate;
 import java.util.function.Function;
+import org.jspecify.annotations.Nullable;
 
 /**
  * The library's average, always without the athlete in question: success per technique, rate per exposure, shares of time.
@@ -72,7 +75,7 @@ public final class Baseline {
         return new Baseline(index.lexicon(), athletes);
     }
 
-    private static AthleteSums sums(LibraryIndex index, Filter wide, String who) {
+    private static @Nullable AthleteSums sums(LibraryIndex index, Filter wide, String who) {
         List<MatchFacts> theirs =
                 index.of(who).stream().filter(f -> wide.accepts(f.record())).toList();
         return theirs.isEmpty() ? null : new AthleteSums(who, theirs);
@@ -108,14 +111,16 @@ public final class Baseline {
         });
         priors.forEach((asked, prior) -> {
             if (whose.stream()
-                    .allMatch(w -> w.equals(asked.athlete()) || !tries.get(w).contains(asked.key()))) {
+                    .allMatch(w -> w.equals(asked.athlete())
+                            || !requireNonNull(tries.get(w)).contains(asked.key()))) {
                 b.priors.put(asked, prior);
             }
         });
         rates.forEach((asked, prior) -> {
             if (whose.stream()
                     .allMatch(w -> w.equals(asked.athlete())
-                            || (!times.contains(w) && !tries.get(w).contains(asked.key())))) {
+                            || (!times.contains(w)
+                                    && !requireNonNull(tries.get(w)).contains(asked.key())))) {
                 b.rates.put(asked, prior);
             }
         });
@@ -127,7 +132,7 @@ public final class Baseline {
         return b;
     }
 
-    private static boolean same(Object of, AthleteSums was, AthleteSums is) {
+    private static boolean same(Object of, @Nullable AthleteSums was, @Nullable AthleteSums is) {
         return was != null
                 && is != null
                 && (of instanceof Situation stand
@@ -206,7 +211,7 @@ public final class Baseline {
     private static List<Counts> counts(AthleteSums sums, String key) {
         List<Counts> matches = new ArrayList<>();
         for (MatchFacts f : sums.matches()) {
-            int[] n = sums.tally(f).tries().get(key);
+            int[] n = requireNonNull(sums.tally(f)).tries().get(key);
             if (n != null && n[1] > 0) {
                 matches.add(new Counts(n[0], n[1]));
             }

@@ -1,11 +1,14 @@
 package farglass.tendency;
 
+import static java.util.Objects.requireNonNull;
+
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.IntStream;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Patterns of symbols with the exchanges that hold them; a pattern may skip one symbol in all. Each grows from the places where
@@ -210,7 +213,7 @@ final class ChainTrie {
         nodes.forEach(
                 n -> same.computeIfAbsent(n.exchanges, k -> new ArrayList<>()).add(n));
         return nodes.stream()
-                .filter(n -> same.get(n.exchanges).stream()
+                .filter(n -> requireNonNull(same.get(n.exchanges)).stream()
                         .noneMatch(m -> m.pattern.length > n.pattern.length && within(n.pattern, m.pattern)))
                 .toList();
     }
@@ -239,7 +242,7 @@ final class ChainTrie {
     }
 
     /** Where an exchange first holds a pattern, with at most one symbol skipped; null when it does not. */
-    static int[] places(int[] symbols, int[] pattern) {
+    static int @Nullable [] places(int[] symbols, int[] pattern) {
         for (int start = 0; start + pattern.length <= symbols.length; start++) {
             if (symbols[start] != pattern[0]) {
                 continue;

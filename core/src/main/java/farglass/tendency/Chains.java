@@ -1,5 +1,7 @@
 package farglass.tendency;
 
+import static java.util.Objects.requireNonNull;
+
 import farglass.stats.FalseDiscovery;
 import farglass.stats.Grade;
 import farglass.stats.PoissonCount;
@@ -14,6 +16,7 @@ import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Which tags follow each other more often than chance? Exchanges are short, so that every subsequence of 2 to 6 tags with at
@@ -261,12 +264,12 @@ public final class Chains {
     }
 
     /** Whether it still passes without some exchanges. */
-    private boolean standsWithout(Candidate c, BitSet without, double limit) {
+    private boolean standsWithout(Candidate c, @Nullable BitSet without, double limit) {
         int rest = 0;
         int matches = 0;
         Evidence.Seen before = null;
         for (int e : c.in()) {
-            if (!without.get(e)) {
+            if (!requireNonNull(without).get(e)) {
                 Evidence.Seen seen = exchanges.get(e).seen();
                 matches += seen == before ? 0 : 1;
                 before = seen;
@@ -278,7 +281,7 @@ public final class Chains {
         }
         double mean = 0;
         for (int e = 0; e < symbols.length; e++) {
-            mean += without.get(e) ? 0 : c.expectedIn()[e];
+            mean += requireNonNull(without).get(e) ? 0 : c.expectedIn()[e];
         }
         return PoissonCount.upperTail(rest, Math.max(ChainModel.LEAST, mean), support) <= limit;
     }
@@ -312,7 +315,8 @@ public final class Chains {
             if (steps.isEmpty()) {
                 steps = Arrays.stream(at).mapToObj(i -> exchange.steps().get(i)).toList();
             }
-            trials.add(exchange.seen().trial(exchange.steps().get(at[0]).tag(), true));
+            trials.add(exchange.seen()
+                    .trial(exchange.steps().get(requireNonNull(at)[0]).tag(), true));
             double weight = exchange.seen().weight();
             w += weight;
             ww += weight * weight;

@@ -1,5 +1,7 @@
 package farglass.tendency;
 
+import static java.util.Objects.requireNonNull;
+
 import farglass.match.Role;
 import farglass.match.Situation;
 import farglass.match.Span;
@@ -10,16 +12,17 @@ import java.util.List;
 import java.util.Map;
 import java.util.function.BiPredicate;
 import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
 
 /** What counts of some matches, gathered once and laid out as pages ask for it: all lists in the order of matches, then of tags. */
 final class Contents {
     private final List<Evidence.Act> acts = new ArrayList<>();
     private final List<Evidence.Act> own = new ArrayList<>();
     /** Null until asked for, as the next two. */
-    private Map<String, List<Evidence.Act>> ownByFamily;
+    private @Nullable Map<String, List<Evidence.Act>> ownByFamily;
 
-    private Map<String, List<Evidence.Act>> ownByTechnique;
-    private IdentityHashMap<Evidence.Seen, List<Evidence.Act>> actsByMatch;
+    private @Nullable Map<String, List<Evidence.Act>> ownByTechnique;
+    private @Nullable IdentityHashMap<Evidence.Seen, List<Evidence.Act>> actsByMatch;
     private final List<Evidence.Visit> places = new ArrayList<>();
     /** Per place and role: the visits, and the time in every match that has some. */
     private final Map<Situation, Stand> stands = new LinkedHashMap<>();
@@ -112,7 +115,7 @@ final class Contents {
         }
         List<Evidence.Visit> found = new ArrayList<>();
         for (int i = 0; i < places.size(); i++) {
-            if (known.get(standOf.get(i))) {
+            if (requireNonNull(known.get(standOf.get(i)))) {
                 found.add(places.get(i));
             }
         }

@@ -1,5 +1,7 @@
 package farglass.tendency;
 
+import static java.util.Objects.requireNonNull;
+
 import farglass.stats.Estimate;
 import farglass.stats.FalseDiscovery;
 import farglass.stats.Grade;
@@ -75,7 +77,7 @@ public final class Dilemmas {
                 boolean soon = before != null
                         && before.seen() == act.seen()
                         && act.action().t().since(before.action().t()) <= SOON_MS;
-                if (soon && !before.action().technique().equals(y)) {
+                if (soon && !requireNonNull(before).action().technique().equals(y)) {
                     after.computeIfAbsent(before.action().technique(), k -> new TreeMap<>())
                             .computeIfAbsent(y, k -> new ArrayList<>())
                             .add(act.trial());

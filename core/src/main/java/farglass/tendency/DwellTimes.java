@@ -10,6 +10,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.function.BiFunction;
 import java.util.function.Predicate;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Stays in a group of places: consecutive spans of the group are one stay, so that a change of guard does not end it. Film that
@@ -30,7 +31,11 @@ public final class DwellTimes {
      * @param last its last span
      * @param cause how it ended, or null when that was not seen
      */
-    public record Stay(Evidence.Seen seen, Span first, Span last, String cause) {
+    public record Stay(
+            Evidence.Seen seen,
+            Span first,
+            Span last,
+            @Nullable String cause) {
         /** How long it lasted, ms. */
         public long ms() {
             return last.to().since(first.from());
@@ -85,7 +90,7 @@ public final class DwellTimes {
         return new Evidence.Visit(seen, s, s.lengthMs());
     }
 
-    private static String atTheEnd(Evidence.Seen seen, Span s) {
+    private static @Nullable String atTheEnd(Evidence.Seen seen, Span s) {
         Result result = seen.record().details().result();
         if (s.exit() != Span.Exit.ENDED || result == null || result.method() != Method.SUBMISSION) {
             return null;

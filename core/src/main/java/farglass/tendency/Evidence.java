@@ -24,6 +24,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.function.BiPredicate;
 import java.util.function.Predicate;
+import org.jspecify.annotations.Nullable;
 
 /** What is known of one athlete under one filter: the matches, their position lines, actions and spans. */
 public final class Evidence {
@@ -33,7 +34,7 @@ public final class Evidence {
     private final List<Seen> matches;
     private final Map<String, Seen> byId = new HashMap<>();
     /** Gathered when first asked for: who only wants the matches pays for nothing else. */
-    private volatile Contents contents;
+    private volatile @Nullable Contents contents;
 
     /**
      * One match as seen from the athlete's corner.
@@ -83,7 +84,12 @@ public final class Evidence {
     }
 
     /** An action of either athlete, with where it happened; the span is null before the first position. */
-    public record Act(Seen seen, int index, Tag.Action action, Span span, String family) {
+    public record Act(
+            Seen seen,
+            int index,
+            Tag.Action action,
+            @Nullable Span span,
+            String family) {
         /** Whether the athlete did it, not the other. */
         public boolean own() {
             return action.by() == seen.corner();
@@ -287,7 +293,7 @@ public final class Evidence {
     }
 
     /** Whether a side says left or right. */
-    public static boolean sided(Side s) {
+    public static boolean sided(@Nullable Side s) {
         return s == Side.RIGHT || s == Side.LEFT;
     }
 

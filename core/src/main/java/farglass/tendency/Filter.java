@@ -5,6 +5,7 @@ import farglass.match.MatchRecord;
 import farglass.match.RecordKind;
 import java.time.LocalDate;
 import java.util.Set;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Which matches count, how much, and which part of them.
@@ -22,12 +23,12 @@ import java.util.Set;
  * @param moment part of each match
  */
 public record Filter(
-        String attire,
-        String ruleset,
-        LocalDate from,
-        LocalDate to,
-        Double halfLifeYears,
-        LocalDate asOf,
+        @Nullable String attire,
+        @Nullable String ruleset,
+        @Nullable LocalDate from,
+        @Nullable LocalDate to,
+        @Nullable Double halfLifeYears,
+        @Nullable LocalDate asOf,
         boolean baseline,
         Set<RecordKind> kinds,
         Opponents opponents,
@@ -46,12 +47,12 @@ public record Filter(
 
     /** What counts: of matches all, of opponents all, of a match every moment. */
     public Filter(
-            String attire,
-            String ruleset,
-            LocalDate from,
-            LocalDate to,
-            Double halfLifeYears,
-            LocalDate asOf,
+            @Nullable String attire,
+            @Nullable String ruleset,
+            @Nullable LocalDate from,
+            @Nullable LocalDate to,
+            @Nullable Double halfLifeYears,
+            @Nullable LocalDate asOf,
             boolean baseline) {
         this(
                 attire,
@@ -89,7 +90,7 @@ public record Filter(
     }
 
     /** The same in an attire, {@code gi} or {@code no-gi}; null for either. */
-    public Filter attire(String value) {
+    public Filter attire(@Nullable String value) {
         return new Filter(value, ruleset, from, to, halfLifeYears, asOf, baseline, kinds, opponents, matches, moment);
     }
 
@@ -99,18 +100,18 @@ public record Filter(
     }
 
     /** The same between two days, both counted; null for open ends. */
-    public Filter dates(LocalDate first, LocalDate last) {
+    public Filter dates(@Nullable LocalDate first, @Nullable LocalDate last) {
         return new Filter(
                 attire, ruleset, first, last, halfLifeYears, asOf, baseline, kinds, opponents, matches, moment);
     }
 
     /** The same with another half-life of weights, years; null for no ageing. */
-    public Filter halfLife(Double years) {
+    public Filter halfLife(@Nullable Double years) {
         return new Filter(attire, ruleset, from, to, years, asOf, baseline, kinds, opponents, matches, moment);
     }
 
     /** The same seen back from another day; null for the newest match. */
-    public Filter asOf(LocalDate date) {
+    public Filter asOf(@Nullable LocalDate date) {
         return new Filter(attire, ruleset, from, to, halfLifeYears, date, baseline, kinds, opponents, matches, moment);
     }
 

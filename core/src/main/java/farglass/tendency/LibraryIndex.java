@@ -14,6 +14,7 @@ import java.util.Set;
 import java.util.TreeMap;
 import java.util.TreeSet;
 import java.util.concurrent.ConcurrentHashMap;
+import org.jspecify.annotations.Nullable;
 
 /**
  * The facts of all records. Immutable; {@link #with} gives the next one and works out only what changed, so that a changed
@@ -27,7 +28,7 @@ public final class LibraryIndex {
 
     private final Lexicon lexicon;
     private final Map<String, MatchFacts> facts;
-    private final LocalDate newest;
+    private final @Nullable LocalDate newest;
     private final Map<String, List<MatchFacts>> byAthlete = new TreeMap<>();
     /** Averages by the filter they are worked out under. */
     private final Map<Filter, Baseline> baselines = new ConcurrentHashMap<>();
@@ -65,7 +66,7 @@ public final class LibraryIndex {
         return List.of(f.record().details().a().id(), f.record().details().b().id());
     }
 
-    private static LocalDate newest(Collection<MatchFacts> facts) {
+    private static @Nullable LocalDate newest(Collection<MatchFacts> facts) {
         LocalDate newest = null;
         for (MatchFacts f : facts) {
             LocalDate date = f.record().details().date();
@@ -86,13 +87,11 @@ public final class LibraryIndex {
 
     /** The index of these records; those that are the same as before keep their facts. Of two with one id the first counts. */
     public LibraryIndex with(Collection<MatchRecord> records) {
-        Map<String, MatchFacts> next = sameMatches(records);
-        boolean same = next != null;
-        if (!same) {
-            next = others(records);
-        }
+        Map<String, MatchFacts> changed = sameMatches(records);
+        Map<String, MatchFacts> next = changed == null ? others(records) : changed;
         Set<String> whose = touched(next);
-        LibraryIndex index = same ? new LibraryIndex(this, next, whose) : new LibraryIndex(lexicon, next, chains);
+        LibraryIndex index =
+                changed != null ? new LibraryIndex(this, next, whose) : new LibraryIndex(lexicon, next, chains);
         if (whose.size() <= FEW) {
             baselines.forEach((f, b) -> index.baselines.put(f, b.changed(index, f, whose)));
         }
@@ -100,7 +99,7 @@ public final class LibraryIndex {
     }
 
     /** Facts of the same few or many matches of the same athletes, of which some have changed; null when it is not so. */
-    private Map<String, MatchFacts> sameMatches(Collection<MatchRecord> records) {
+    private @Nullable Map<String, MatchFacts> sameMatches(Collection<MatchRecord> records) {
         if (records.size() != facts.size()) {
             return null;
         }
@@ -210,7 +209,7 @@ public final class LibraryIndex {
     }
 
     /** The newest date of a record, or null. */
-    public LocalDate newest() {
+    public @Nullable LocalDate newest() {
         return newest;
     }
 }

@@ -23,6 +23,7 @@ import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Everything that is worked out once from one record, whoever asks: its spans, its acts with where they happened, and per
@@ -45,12 +46,13 @@ public final class MatchFacts {
     private final Map<Corner, Map<String, Map<String, Integer>>> answerCounts = new EnumMap<>(Corner.class);
     private final Map<Corner, Map<Situation, Map<String, Integer>>> exitCounts = new EnumMap<>(Corner.class);
     private final Map<Corner, Map<Situation, List<Transition>>> transitions = new EnumMap<>(Corner.class);
-    private List<Step> score;
+    private @Nullable List<Step> score;
     /** By tag, as far as they were asked for. */
     private final TagRef[] refs;
 
     /** An action and the span it starts in. */
-    public record Act(int index, Tag.Action action, Span span, String family) {}
+    public record Act(
+            int index, Tag.Action action, @Nullable Span span, String family) {}
 
     /** The board from a moment on, seen from corner A: negative when A is behind. */
     private record Step(MatchTime t, int lead) {}
@@ -121,14 +123,16 @@ public final class MatchFacts {
     }
 
     /** Team of a corner's athlete, empty when not known. */
-    public String team(Corner c) {
+    public @Nullable String team(Corner c) {
         return teams.get(c);
     }
 
+    @Nullable
     Tally tally(String athlete) {
         return record.cornerOf(athlete).map(tallies::get).orElse(null);
     }
 
+    @Nullable
     Tally of(Corner c) {
         return tallies.get(c);
     }

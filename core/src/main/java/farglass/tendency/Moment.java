@@ -6,6 +6,7 @@ import farglass.time.MatchTime;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.TreeSet;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Which part of a match counts, whatever the match.
@@ -14,7 +15,10 @@ import java.util.TreeSet;
  * @param score who leads, seen from the athlete, or null for all
  * @param clock part of the scheduled length, or null for all
  */
-public record Moment(Role role, Standing score, Part clock) {
+public record Moment(
+        @Nullable Role role,
+        @Nullable Standing score,
+        @Nullable Part clock) {
     public static final Moment ANY = new Moment(null, null, null);
 
     /** Score state seen from the athlete. */

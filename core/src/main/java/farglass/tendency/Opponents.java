@@ -2,6 +2,7 @@ package farglass.tendency;
 
 import farglass.match.MatchAthlete;
 import java.util.Set;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Which opponents count.
@@ -12,7 +13,12 @@ import java.util.Set;
  * @param minKg least weight, or null
  * @param maxKg greatest weight, or null
  */
-public record Opponents(Set<String> ids, String stance, String grade, Double minKg, Double maxKg) {
+public record Opponents(
+        Set<String> ids,
+        @Nullable String stance,
+        @Nullable String grade,
+        @Nullable Double minKg,
+        @Nullable Double maxKg) {
     public static final Opponents ALL = new Opponents(Set.of(), null, null, null, null);
 
     public Opponents {
@@ -35,7 +41,7 @@ public record Opponents(Set<String> ids, String stance, String grade, Double min
     }
 
     /** Weight as of the match in kg, or null. */
-    static Double weight(MatchAthlete a) {
+    static @Nullable Double weight(MatchAthlete a) {
         return a.extra().get("weightKg") instanceof Number n ? n.doubleValue() : null;
     }
 }

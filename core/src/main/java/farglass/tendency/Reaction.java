@@ -6,6 +6,7 @@ import farglass.time.MatchTime;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
+import org.jspecify.annotations.Nullable;
 
 /**
  * What one athlete did about the other's attempt.
@@ -15,7 +16,7 @@ import java.util.Set;
  * @param answeredBy index of the tag that answers, or that of the trigger
  * @param delayMs time to the answering action, or -1 when it is no action
  */
-record Reaction(MatchFacts.Act trigger, String answer, int answeredBy, long delayMs) {
+record Reaction(MatchFacts.Act trigger, @Nullable String answer, int answeredBy, long delayMs) {
     static final String NONE = "none";
     /** A coded answer is told from a technique by this. */
     static final String CODED = "=";
@@ -42,7 +43,7 @@ record Reaction(MatchFacts.Act trigger, String answer, int answeredBy, long dela
         return found;
     }
 
-    private static Reaction to(MatchFacts facts, List<MatchFacts.Act> acts, int i, Corner reacting) {
+    private static @Nullable Reaction to(MatchFacts facts, List<MatchFacts.Act> acts, int i, Corner reacting) {
         MatchFacts.Act trigger = acts.get(i);
         if (trigger.action().answer() != null) {
             String coded = trigger.action().answer();

@@ -1,5 +1,7 @@
 package farglass.tendency;
 
+import static java.util.Objects.requireNonNull;
+
 import farglass.match.Corner;
 import farglass.stats.BetaPrior;
 import farglass.stats.Clustering;
@@ -80,10 +82,10 @@ public final class Reactions {
                     .map(s -> s.match()
                             .trial(
                                     s.reaction().trigger().index(),
-                                    s.reaction().answer().equals(answer)))
+                                    requireNonNull(s.reaction().answer()).equals(answer)))
                     .toList();
             List<Trial> results = seen.stream()
-                    .filter(s -> s.reaction().answer().equals(answer))
+                    .filter(s -> requireNonNull(s.reaction().answer()).equals(answer))
                     .filter(s -> Evidence.outcomeSeen(s.reaction().trigger().action()))
                     .map(s -> s.match()
                             .trial(

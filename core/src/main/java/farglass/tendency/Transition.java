@@ -9,6 +9,7 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A span that was seen to end, and where it led.
@@ -18,7 +19,12 @@ import java.util.Map;
  * @param by {@code self}, {@code other}, or null when no action was tagged
  * @param technique null when no action was tagged
  */
-record Transition(Span span, String to, Role toRole, String by, String technique) {
+record Transition(
+        Span span,
+        String to,
+        Role toRole,
+        @Nullable String by,
+        @Nullable String technique) {
     String category() {
         return to + "|" + toRole + "|" + by + "|" + technique;
     }

@@ -1,5 +1,7 @@
 package farglass.tendency;
 
+import static java.util.Objects.requireNonNull;
+
 import farglass.match.Role;
 import farglass.match.Situation;
 import farglass.stats.BetaPrior;
@@ -12,6 +14,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
+import org.jspecify.annotations.Nullable;
 
 /**
  * What comes next: for every place and role, where the span led and by what. Each category's posterior is the marginal of a
@@ -33,8 +36,8 @@ public final class Transitions {
             Role role,
             String to,
             Role toRole,
-            String by,
-            String technique,
+            @Nullable String by,
+            @Nullable String technique,
             Estimate estimate,
             List<Trial> trials) {}
 
@@ -75,7 +78,7 @@ public final class Transitions {
             rows.add(new Row(
                     stand.position(),
                     stand.role(),
-                    example.transition().to(),
+                    requireNonNull(example).transition().to(),
                     example.transition().toRole(),
                     example.transition().by(),
                     example.transition().technique(),

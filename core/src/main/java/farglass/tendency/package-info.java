@@ -4,4 +4,7 @@
  *
  * <p>Entry point: {@link farglass.tendency.Profile#of}. Uses farglass.match, farglass.stats and farglass.lexicon.
  */
+@NullMarked
 package farglass.tendency;
+
+import org.jspecify.annotations.NullMarked;

@@ -50,14 +50,11 @@ public record Exercise(int level, MatchRecord truth, MatchRecord empty) {
         Style b = others.get(level == 3 ? 2 : 1);
         String id = STEM + level + "-" + day + "-" + Long.toString(seed, 36);
         MatchMaker maker = new MatchMaker(lexicon);
-        MatchRecord match = null;
-        for (int i = 0; i < MOST_TRIES && (match == null || attempts(match) < LEAST_ATTEMPTS); i++) {
-            match = maker.make(
-                    new MatchMaker.Setting(
-                            id, day, "Practice", "level " + level, null, "gi", "points-gi", LENGTH_MS[level - 1]),
-                    a,
-                    b,
-                    seed * 1000 + i);
+        MatchMaker.Setting setting = new MatchMaker.Setting(
+                id, day, "Practice", "level " + level, null, "gi", "points-gi", LENGTH_MS[level - 1]);
+        MatchRecord match = maker.make(setting, a, b, seed * 1000);
+        for (int i = 1; i < MOST_TRIES && attempts(match) < LEAST_ATTEMPTS; i++) {
+            match = maker.make(setting, a, b, seed * 1000 + i);
         }
         ClockMap map = level == 1 ? plain(match) : Broadcast.of(match);
         long length = map.segments().get(map.segments().size() - 1).to().ms();

@@ -4,4 +4,7 @@
  * <p>Entry points: {@link farglass.trainer.Exercise}, {@link farglass.trainer.Mark}. Uses farglass.simulate and
  * farglass.agreement.
  */
+@NullMarked
 package farglass.trainer;
+
+import org.jspecify.annotations.NullMarked;

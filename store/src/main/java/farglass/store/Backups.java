@@ -23,6 +23,7 @@ import java.util.function.Consumer;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
 
 /**
  * The copies of one library in the folder {@code backups} beside it, and in a second folder when the user named one.
@@ -60,7 +61,8 @@ public final class Backups {
      * @param bytes its size
      * @param whole whether its length and beginning are those of a whole library; {@link Verification} looks closer
      */
-    public record Backup(Path path, LocalDate date, LocalTime time, Kind kind, long bytes, boolean whole) {}
+    public record Backup(
+            Path path, LocalDate date, @Nullable LocalTime time, Kind kind, long bytes, boolean whole) {}
 
     /**
      * @param library its real path
@@ -138,12 +140,12 @@ public final class Backups {
      *
      * @return whether the day is done with; false while the library holds nothing worth a copy
      */
-    boolean daily(Connection c, Path second) {
+    boolean daily(Connection c, @Nullable Path second) {
         LocalDate today = LocalDate.now(clock);
         Path target = folder().resolve(library.getFileName() + "." + today + ".bak");
         try {
             Map<String, Long> here = counts(c);
-            if (here.get("match_record") + here.get("plan") + here.get("assignment") == 0) {
+            if (Stream.of("match_record", "plan", "assignment").allMatch(t -> here.getOrDefault(t, 0L) == 0)) {
                 return false;
             }
             if (!whole(target)) {
@@ -277,7 +279,7 @@ public final class Backups {
     }
 
     /** Every file that is a copy of the library, whole or not, for deleting an athlete from all of them. */
-    List<Path> everything(Path second) {
+    List<Path> everything(@Nullable Path second) {
         List<Path> files = new ArrayList<>();
         for (Path folder : second == null ? List.of(folder()) : List.of(folder(), second)) {
             if (!Files.isDirectory(folder)) {

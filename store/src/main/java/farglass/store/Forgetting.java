@@ -1,5 +1,7 @@
 package farglass.store;
 
+import static java.util.Objects.requireNonNull;
+
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.ObjectMapper;
 import farglass.match.Corner;
@@ -91,7 +93,7 @@ public record Forgetting(
     }
 
     static Forgetting of(String athlete, Handle h, Path file, List<Path> backups) throws LibraryException {
-        Path folder = file.toAbsolutePath().getParent();
+        Path folder = requireNonNull(file.toAbsolutePath().getParent());
         List<MatchRecord> records = records(h);
         List<MatchRecord> his =
                 records.stream().filter(r -> r.cornerOf(athlete).isPresent()).toList();

@@ -1,5 +1,7 @@
 package farglass.store;
 
+import static java.util.Objects.requireNonNull;
+
 import farglass.match.Edit;
 import farglass.match.MatchRecord;
 import farglass.plan.Assignment;
@@ -23,6 +25,7 @@ import java.util.stream.Collectors;
 import org.jdbi.v3.core.Handle;
 import org.jdbi.v3.core.Jdbi;
 import org.jdbi.v3.core.JdbiException;
+import org.jspecify.annotations.Nullable;
 
 /**
  * The user's work in one file: matches with their edit logs, plans with their versions, assignments, settings.
@@ -41,19 +44,19 @@ public final class Library implements AutoCloseable {
     private final Path file;
     private final Clock clock;
     private final Backups backups;
-    private final LibraryLock lock;
+    private final @Nullable LibraryLock lock;
     private final Connection connection;
     private final Handle handle;
     private final MatchRows matches;
     private final PlanRows plans;
     private final SettingRows settings;
     /** Null for a library that is only read. */
-    private final OpenFile open;
+    private final @Nullable OpenFile open;
     /** Made for reading and deleted when it is closed, or null. */
-    private final Path copy;
+    private final @Nullable Path copy;
 
     private final Warnings warnings = new Warnings();
-    private String author;
+    private @Nullable String author;
     private boolean backedUp;
 
     private final List<String> missing;
@@ -186,7 +189,7 @@ public final class Library implements AutoCloseable {
 
     /** The folder that film paths of records are relative to. */
     public Path folder() {
-        return file.toAbsolutePath().getParent();
+        return requireNonNull(file.toAbsolutePath().getParent());
     }
 
     /** Where its copies lie. */
@@ -240,7 +243,7 @@ public final class Library implements AutoCloseable {
                                     + " it is, nothing was added. Give the new one another id, or remove the old one first.");
                 }
             }
-            return null;
+            return true;
         });
     }
 
@@ -275,7 +278,7 @@ public final class Library implements AutoCloseable {
      * @param by who made it, or null
      * @param stands whether it stands; false for one that has been undone
      */
-    public record Step(int n, Instant at, String by, Edit edit, boolean stands) {}
+    public record Step(int n, Instant at, @Nullable String by, Edit edit, boolean stands) {}
 
     /** Every confirmed edit of a record, oldest first. */
     public synchronized List<Step> history(String id) throws LibraryException {
@@ -335,7 +338,7 @@ public final class Library implements AutoCloseable {
                 plans.save(before, clock.instant());
             }
             plans.save(after, clock.instant());
-            return null;
+            return true;
         });
     }
 
@@ -371,7 +374,7 @@ public final class Library implements AutoCloseable {
             f.delete(handle);
             // should the process end before all is gone, the next opening goes on from here
             settings.put(FORGETTING, files.stream().map(Path::toString).collect(Collectors.joining("\n")));
-            return null;
+            return true;
         });
         try {
             List<Path> left = new ArrayList<>(f.changed());
@@ -408,7 +411,7 @@ public final class Library implements AutoCloseable {
             s.execute("VACUUM");
             s.execute("PRAGMA wal_checkpoint(TRUNCATE)");
         }
-        open.resized();
+        requireNonNull(open).resized();
     }
 
     /** A forgetting that was cut short is brought to its end. */
@@ -465,7 +468,7 @@ public final class Library implements AutoCloseable {
         return backups.asked(connection, where);
     }
 
-    private Path secondBackups() throws LibraryException {
+    private @Nullable Path secondBackups() throws LibraryException {
         return setting(SECOND_BACKUPS)
                 .filter(s -> !s.isBlank())
                 .map(s -> folder().resolve(s))
@@ -492,7 +495,7 @@ public final class Library implements AutoCloseable {
     synchronized void change(RowWork work) throws LibraryException {
         change(() -> {
             work.done(handle);
-            return null;
+            return true;
         });
     }
 

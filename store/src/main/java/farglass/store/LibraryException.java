@@ -1,5 +1,7 @@
 package farglass.store;
 
+import org.jspecify.annotations.Nullable;
+
 /** The library cannot do what was asked. The message says what happened, what was kept and what to do. */
 public final class LibraryException extends Exception {
     /** Why, where it decides what can be offered. */
@@ -31,7 +33,7 @@ public final class LibraryException extends Exception {
     }
 
     /** The message says what happened, what was kept and what to do. */
-    public LibraryException(Kind kind, String message, Throwable cause) {
+    public LibraryException(Kind kind, String message, @Nullable Throwable cause) {
         super(message, cause);
         this.kind = kind;
     }

@@ -18,6 +18,7 @@ import java.util.Properties;
 import java.util.stream.Stream;
 import org.flywaydb.core.Flyway;
 import org.flywaydb.core.api.FlywayException;
+import org.jspecify.annotations.Nullable;
 
 /** Opens, makes and migrates the SQLite file of a library. */
 final class LibraryFile {
@@ -36,7 +37,7 @@ final class LibraryFile {
      *
      * @param copy folder of a copy that was made for it, or null
      */
-    record Reading(Connection connection, Path copy) {}
+    record Reading(Connection connection, @Nullable Path copy) {}
 
     /**
      * The path by which every program reaches the same file: links are followed.
@@ -149,7 +150,7 @@ final class LibraryFile {
     }
 
     /** Deletes a copy that was made for reading. */
-    static void drop(Path copy) {
+    static void drop(@Nullable Path copy) {
         if (copy == null) {
             return;
         }
@@ -197,7 +198,7 @@ final class LibraryFile {
     private static final String NO_HEAD = "it does not begin like one";
 
     /** What is plainly wrong with a file's length or beginning; null when nothing is. */
-    static String fault(Path file) throws IOException {
+    static @Nullable String fault(Path file) throws IOException {
         long size = Files.size(file);
         if (size < HEADER_BYTES) {
             return size == 0 ? "it is empty" : "only " + size + " bytes of it are there";

@@ -8,6 +8,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardOpenOption;
 import java.nio.file.attribute.BasicFileAttributes;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Who may write a library: whoever holds the lock on the file beside it. The library is named by its real path, so that links
@@ -69,7 +70,7 @@ final class LibraryLock implements AutoCloseable {
         return a.fileKey() == null ? file : a.fileKey();
     }
 
-    private static void closeQuietly(FileChannel channel) {
+    private static void closeQuietly(@Nullable FileChannel channel) {
         try {
             if (channel != null) {
                 channel.close();

@@ -1,5 +1,7 @@
 package farglass.store;
 
+import static java.util.Objects.requireNonNull;
+
 import farglass.match.Edit;
 import farglass.match.MatchRecord;
 import farglass.store.json.EditJson;
@@ -13,6 +15,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.jdbi.v3.core.Handle;
+import org.jspecify.annotations.Nullable;
 
 /** Records and their edit logs, on a handle that the library gives. */
 final class MatchRows {
@@ -75,7 +78,7 @@ final class MatchRows {
     }
 
     /** Puts an edit at the end of what stands; what had been undone is dropped. */
-    void append(MatchRecord before, MatchRecord after, Edit edit, Instant at, String author) {
+    void append(MatchRecord before, MatchRecord after, Edit edit, Instant at, @Nullable String author) {
         String id = before.id();
         int n = applied(id) + 1;
         handle.execute("DELETE FROM edit_log WHERE match_id = ? AND n >= ?", id, n);
@@ -120,13 +123,13 @@ final class MatchRows {
                     .bind("id", id)
                     .mapToMap()
                     .list()) {
-                int n = ((Number) row.get("n")).intValue();
+                int n = ((Number) requireNonNull(row.get("n"))).intValue();
                 Object by = row.get("made_by");
                 steps.add(new Library.Step(
                         n,
-                        Instant.parse(row.get("made_at").toString()),
+                        Instant.parse(requireNonNull(row.get("made_at")).toString()),
                         by == null ? null : by.toString(),
-                        EditJson.read(row.get("edit").toString()),
+                        EditJson.read(requireNonNull(row.get("edit")).toString()),
                         n <= applied));
             }
         } catch (FormatException e) {

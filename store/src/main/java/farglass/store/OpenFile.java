@@ -7,6 +7,7 @@ import java.nio.file.attribute.BasicFileAttributes;
 import java.sql.Connection;
 import java.sql.SQLException;
 import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Watches that the file a library was opened from is still the one that lies there, and not shorter. What is written to a file
@@ -19,7 +20,7 @@ final class OpenFile {
     private final Backups backups;
     private long bytes;
     /** Why nothing can be written any more; null while all is well. */
-    private String lost;
+    private @Nullable String lost;
 
     OpenFile(Path file, LibraryLock lock, Backups backups) throws IOException {
         this.file = file;

@@ -16,6 +16,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Records from wherever they lie: a library file, which is only read and may be open elsewhere, a bundle, a folder of {@code
@@ -32,11 +33,11 @@ public final class RecordSource {
      * @param assignments of a library file
      */
     public record Loaded(
-            List<MatchRecord> records,
+            @Nullable List<MatchRecord> records,
             List<String> errors,
-            Map<String, String> settings,
-            List<Plan> plans,
-            List<Assignment> assignments) {
+            @Nullable Map<String, String> settings,
+            @Nullable List<Plan> plans,
+            @Nullable List<Assignment> assignments) {
         private static Loaded records(List<MatchRecord> records, List<String> errors) {
             return new Loaded(records, errors, Map.of(), List.of(), List.of());
         }

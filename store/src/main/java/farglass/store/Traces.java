@@ -11,6 +11,7 @@ import java.util.Map;
 import java.util.Set;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
 
 /**
  * What an athlete leaves in documents that are not his: the athlete himself where he was entered by mistake, and his name and id
@@ -61,7 +62,7 @@ final class Traces {
             "match");
 
     private final String athlete;
-    private final Pattern pattern;
+    private final @Nullable Pattern pattern;
 
     /**
      * @param names every name the athlete has in the library

@@ -14,6 +14,7 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Whether a library, or a backup of one, can be read to its last document.
@@ -78,7 +79,7 @@ public record Verification(int version, Map<String, Long> counts, List<String> f
     }
 
     /** What SQLite finds wrong with a file, as one sentence; null when nothing. */
-    static String fault(Connection c) {
+    static @Nullable String fault(Connection c) {
         try (Statement s = c.createStatement();
                 ResultSet r = s.executeQuery("PRAGMA integrity_check(1)")) {
             return r.next() && r.getString(1).equals("ok") ? null : "Parts of the file are damaged.";

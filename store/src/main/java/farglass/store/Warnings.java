@@ -3,13 +3,14 @@ package farglass.store;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.function.Consumer;
+import org.jspecify.annotations.Nullable;
 
 /** What could not be done beside a change; kept until somebody listens. */
 final class Warnings {
     private final List<String> unheard = new ArrayList<>();
-    private Consumer<String> listener;
+    private @Nullable Consumer<String> listener;
 
-    synchronized void say(String sentence) {
+    synchronized void say(@Nullable String sentence) {
         if (listener == null) {
             unheard.add(sentence);
         } else {

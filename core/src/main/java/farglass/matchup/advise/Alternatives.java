@@ -10,6 +10,7 @@ import java.util.Comparator;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Set;
+import org.jspecify.annotations.Nullable;
 
 /**
  * What to do when the match does not go as planned: the opening does not work today, or the clock runs out at a bad or a good
@@ -19,7 +20,7 @@ import java.util.Set;
  * @param behind what to do late and behind, by how much it brings
  * @param ahead what to do late and ahead
  */
-public record Alternatives(Opening opening, Late behind, Late ahead) {
+public record Alternatives(@Nullable Opening opening, Late behind, Late ahead) {
     /** Match time left that counts as late. */
     public static final long LATE_MS = 120_000;
 
@@ -53,7 +54,7 @@ public record Alternatives(Opening opening, Late behind, Late ahead) {
         return new Alternatives(opening(solved), late(solved, -lead), late(solved, lead));
     }
 
-    private static Opening opening(MeetingSolution solved) {
+    private static @Nullable Opening opening(MeetingSolution solved) {
         Model m = solved.planned().programme().model();
         ModelState place = ModelState.START;
         Option first = solved.planned().option(place, 0, 0, 0);

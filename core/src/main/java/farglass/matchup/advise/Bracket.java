@@ -1,5 +1,7 @@
 package farglass.matchup.advise;
 
+import static java.util.Objects.requireNonNull;
+
 import farglass.matchup.model.ModelState;
 import farglass.matchup.solve.ForwardPass;
 import java.util.ArrayList;
@@ -7,7 +9,8 @@ import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.TreeSet;
+import java.util.TreeMap;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Several likely opponents at once: what helps against all of them, each weighted by the chance to meet him, and what is only for
@@ -29,7 +32,8 @@ public record Bracket(List<Opponent> opponents, List<Skill> skills) {
      * @param solved null when there is too little film
      * @param range of the win chance with the plan; null before draws were made
      */
-    public record Opponent(String id, double chance, MeetingSolution solved, Uncertainty.Range range) {}
+    public record Opponent(
+            String id, double chance, @Nullable MeetingSolution solved, Uncertainty.@Nullable Range range) {}
 
     /**
      * Something that can be trained: doing a technique of ours a tenth more often and a tenth more surely, or letting a technique
@@ -46,7 +50,7 @@ public record Bracket(List<Opponent> opponents, List<Skill> skills) {
             boolean ours,
             double worth,
             Map<String, Double> against,
-            String alone,
+            @Nullable String alone,
             List<ModelState> places) {
         public Skill {
             against = Map.copyOf(against);
@@ -54,25 +58,34 @@ public record Bracket(List<Opponent> opponents, List<Skill> skills) {
         }
     }
 
+    /** What is trained, ours before theirs. */
+    private record Kind(boolean ours, String technique) implements Comparable<Kind> {
+        @Override
+        public int compareTo(Kind other) {
+            int byWhose = Boolean.compare(other.ours, ours);
+            return byWhose != 0 ? byWhose : technique.compareTo(other.technique);
+        }
+    }
+
     /** What serves against all likely opponents, weighed by the chance to meet them. */
     public static Bracket of(List<Opponent> opponents) {
-        Map<String, Map<String, Double>> worths = new LinkedHashMap<>();
-        Map<String, Map<ModelState, Double>> places = new LinkedHashMap<>();
+        Map<Kind, Map<String, Double>> worths = new TreeMap<>();
+        Map<Kind, Map<ModelState, Double>> places = new TreeMap<>();
         for (Opponent o : opponents) {
             if (o.solved() == null) {
                 continue;
             }
             for (ForwardPass.Leverage l : o.solved().flow().leverage()) {
                 double worth = gain(l);
-                String key = (l.exit().ours() ? "+" : "-") + l.exit().technique();
+                Kind key = new Kind(l.exit().ours(), String.valueOf(l.exit().technique()));
                 worths.computeIfAbsent(key, k -> new LinkedHashMap<>()).merge(o.id(), worth, Double::sum);
                 places.computeIfAbsent(key, k -> new LinkedHashMap<>())
                         .merge(l.exit().from().paid(false), o.chance() * worth, Double::sum);
             }
         }
         List<Skill> skills = new ArrayList<>();
-        for (String key : new TreeSet<>(worths.keySet())) {
-            Skill s = skill(key, worths.get(key), places.get(key), opponents);
+        for (Map.Entry<Kind, Map<String, Double>> e : worths.entrySet()) {
+            Skill s = skill(e.getKey(), e.getValue(), requireNonNull(places.get(e.getKey())), opponents);
             if (s.worth() > 0) {
                 skills.add(s);
             }
@@ -88,7 +101,7 @@ public record Bracket(List<Opponent> opponents, List<Skill> skills) {
     }
 
     private static Skill skill(
-            String key, Map<String, Double> against, Map<ModelState, Double> places, List<Opponent> opponents) {
+            Kind key, Map<String, Double> against, Map<ModelState, Double> places, List<Opponent> opponents) {
         double sum = 0;
         double most = 0;
         String best = null;
@@ -107,12 +120,7 @@ public record Bracket(List<Opponent> opponents, List<Skill> skills) {
                 .map(Map.Entry::getKey)
                 .toList();
         return new Skill(
-                key.substring(1),
-                key.startsWith("+"),
-                sum,
-                against,
-                several && most >= ALONE * sum ? best : null,
-                where);
+                key.technique(), key.ours(), sum, against, several && most >= ALONE * sum ? best : null, where);
     }
 
     /**

@@ -20,6 +20,7 @@ import java.util.List;
 import java.util.Map;
 import org.apache.commons.rng.UniformRandomProvider;
 import org.apache.commons.rng.simple.RandomSource;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Two athletes laid over one another: their rates fitted from the library, and the match as a model. Building one takes a moment;
@@ -50,7 +51,7 @@ public final class Meeting {
             String them,
             Ruleset rules,
             Filter filter,
-            LocalDate asOf,
+            @Nullable LocalDate asOf,
             long lengthMs,
             SolverSettings settings,
             Constraints wishes) {

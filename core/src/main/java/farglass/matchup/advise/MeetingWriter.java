@@ -1,5 +1,7 @@
 package farglass.matchup.advise;
 
+import static java.util.Objects.requireNonNull;
+
 import farglass.lexicon.Lexicon;
 import farglass.matchup.fit.KnownGame;
 import farglass.matchup.model.Exit;
@@ -16,6 +18,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.ResourceBundle;
 import java.util.Set;
+import org.jspecify.annotations.Nullable;
 
 /** Puts places, options, advice and what a plan rests on into words of one language. */
 public final class MeetingWriter {
@@ -42,7 +45,7 @@ public final class MeetingWriter {
         this.them = them;
     }
 
-    private String say(String key, Object... args) {
+    private String say(String key, @Nullable Object... args) {
         return new MessageFormat(words.getString(key), locale).format(args);
     }
 
@@ -80,7 +83,7 @@ public final class MeetingWriter {
     /** What to do, in words. */
     public String option(Option o) {
         return o.kind() == Option.Kind.PRESS
-                ? say("option.press", technique(o.technique()))
+                ? say("option.press", technique(requireNonNull(o.technique())))
                 : say("option." + o.kind());
     }
 
@@ -100,7 +103,7 @@ public final class MeetingWriter {
 
     /** "Brisa's triangle from Brisa's closed guard". */
     public String exit(Exit e) {
-        return say("exit", name(e.ours()), technique(e.technique()), place(e.from()));
+        return say("exit", name(e.ours()), technique(requireNonNull(e.technique())), place(e.from()));
     }
 
     private String round(double x) {
@@ -113,7 +116,7 @@ public final class MeetingWriter {
             return n.technique() == null && n.chance() >= 1 ? say("tree.start") : say("tree.drift");
         }
         String key = n.won() == null ? "tree.way" : "tree.finish";
-        return say(key, name(n.ours()), technique(n.technique()));
+        return say(key, name(n.ours()), technique(requireNonNull(n.technique())));
     }
 
     /**
@@ -122,16 +125,17 @@ public final class MeetingWriter {
      * @param faced what others did against the one who has to stop it: worked, decided
      */
     public String evidence(Proposal.Node n, double[] faced) {
-        Exit.Basis b = n.basis();
+        Exit.Basis b = requireNonNull(n.basis());
+        boolean ours = requireNonNull(n.ours());
         String record = say(
                 "evidence",
-                name(n.ours()),
+                name(ours),
                 whole(b.worked()),
                 whole(b.decided()),
-                name(!n.ours()),
+                name(!ours),
                 whole(faced[0]),
                 whole(faced[1]));
-        boolean unproven = n.ours() && b.tags().size() < CAPABLE;
+        boolean unproven = ours && b.tags().size() < CAPABLE;
         return unproven ? say("unproven", record, b.tags().size()) : record;
     }
 

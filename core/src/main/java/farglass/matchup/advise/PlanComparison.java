@@ -12,6 +12,7 @@ import java.util.function.BooleanSupplier;
 import java.util.function.DoubleConsumer;
 import java.util.stream.IntStream;
 import org.apache.commons.rng.simple.RandomSource;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Plans for one meeting held against the first of them. All are valued in the same draws of what the rates may truly be, so that
@@ -41,7 +42,7 @@ public record PlanComparison(List<Valued> plans) {
      * @param ways at least one
      * @return null when it was stopped
      */
-    public static PlanComparison of(
+    public static @Nullable PlanComparison of(
             Meeting meeting, List<Way> ways, long seed, DoubleConsumer progress, BooleanSupplier stop) {
         List<BackwardInduction> programmes = new ArrayList<>();
         List<Policy> policies = new ArrayList<>();

@@ -1,5 +1,7 @@
 package farglass.matchup.advise;
 
+import static java.util.Objects.requireNonNull;
+
 import farglass.matchup.model.Exit;
 import farglass.matchup.model.Model;
 import farglass.matchup.model.ModelState;
@@ -17,6 +19,7 @@ import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import org.jspecify.annotations.Nullable;
 
 /**
  * What a solved meeting advises: what follows what from the start, where to be and where not, what to do at which score and time,
@@ -73,9 +76,9 @@ public record Proposal(
     public record Node(
             ModelState place,
             double chance,
-            Boolean ours,
-            String technique,
-            Boolean won,
+            @Nullable Boolean ours,
+            @Nullable String technique,
+            @Nullable Boolean won,
             double value,
             int points,
             Option option,
@@ -100,7 +103,12 @@ public record Proposal(
      * @param stays, helps lowest shares of draws over the regions; null before draws were made
      */
     public record Guide(
-            ModelState place, Option option, List<Region> regions, double weight, Double stays, Double helps) {
+            ModelState place,
+            Option option,
+            List<Region> regions,
+            double weight,
+            @Nullable Double stays,
+            @Nullable Double helps) {
         public Guide {
             regions = List.copyOf(regions);
         }
@@ -113,7 +121,7 @@ public record Proposal(
      * @param what key of the claim
      * @param p its chance, 0.01 to 0.99
      */
-    public record Forecast(String what, String place, double p) {}
+    public record Forecast(String what, @Nullable String place, double p) {}
 
     /** @param uncertainty null before draws were made */
     public static Proposal of(MeetingSolution solved, Uncertainty uncertainty) {
@@ -151,7 +159,8 @@ public record Proposal(
         return node(solved, ModelState.START, 0, 0, 1, 1, null, null, Exit.Basis.NONE, DEPTH);
     }
 
-    private record Lead(int to, Boolean ours, String technique) {}
+    private record Lead(
+            int to, @Nullable Boolean ours, @Nullable String technique) {}
 
     private static Node node(
             MeetingSolution solved,
@@ -160,8 +169,8 @@ public record Proposal(
             int points,
             double chance,
             double reached,
-            Boolean ours,
-            String technique,
+            @Nullable Boolean ours,
+            @Nullable String technique,
             Exit.Basis basis,
             int depth) {
         Solution s = solved.planned();
@@ -184,7 +193,7 @@ public record Proposal(
                 if (share < LEAST_CHANCE || share * reached < LEAST_REACHED) {
                     continue;
                 }
-                Exit.Basis rests = exits.get(l).basis();
+                Exit.Basis rests = requireNonNull(exits.get(l)).basis();
                 if (l.to() < 0) {
                     boolean won = l.to() == Model.WON;
                     next.add(new Node(
@@ -325,7 +334,7 @@ public record Proposal(
         return list;
     }
 
-    private static Forecast forecast(String what, String place, double p) {
+    private static Forecast forecast(String what, @Nullable String place, double p) {
         return new Forecast(what, place, Math.max(1 - CERTAIN, Math.min(CERTAIN, p)));
     }
 }

@@ -19,6 +19,7 @@ import java.util.stream.IntStream;
 import org.apache.commons.rng.UniformRandomProvider;
 import org.apache.commons.rng.simple.RandomSource;
 import org.apache.commons.statistics.descriptive.Quantile;
+import org.jspecify.annotations.Nullable;
 
 /**
  * How sure a plan is: the match solved and valued under many draws of what the rates may truly be. The plan shown is fixed; it is
@@ -72,11 +73,11 @@ public record Uncertainty(Range natural, Range planned, Range gain, List<Advice>
      * @param stop asked between draws
      * @return null when it was stopped
      */
-    public static Uncertainty of(Meeting meeting, long seed, DoubleConsumer progress, BooleanSupplier stop) {
+    public static @Nullable Uncertainty of(Meeting meeting, long seed, DoubleConsumer progress, BooleanSupplier stop) {
         return of(meeting, DRAWS, SOLVED, seed, progress, stop);
     }
 
-    static Uncertainty of(
+    static @Nullable Uncertainty of(
             Meeting meeting, int draws, int solved, long seed, DoubleConsumer progress, BooleanSupplier stop) {
         SolverSettings coarse = meeting.question().settings().coarse();
         Constraints wishes = meeting.question().wishes();

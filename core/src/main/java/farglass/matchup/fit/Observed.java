@@ -1,5 +1,7 @@
 package farglass.matchup.fit;
 
+import static java.util.Objects.requireNonNull;
+
 import farglass.lexicon.Lexicon;
 import farglass.lexicon.Technique;
 import farglass.match.Corner;
@@ -22,6 +24,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.TreeMap;
+import org.jspecify.annotations.Nullable;
 
 /**
  * What the library shows of every pair of athletes: minutes in every place, attempts made there, how far they got and where they
@@ -83,7 +86,7 @@ final class Observed {
     }
 
     /** @param asOf day that ages are counted back from; null for the newest match */
-    static Observed of(LibraryIndex index, Filter filter, LocalDate asOf, StateSpace groups) {
+    static Observed of(LibraryIndex index, Filter filter, @Nullable LocalDate asOf, StateSpace groups) {
         Observed o = new Observed(groups);
         LocalDate day = asOf != null ? asOf : index.newest();
         for (MatchFacts f : index.facts()) {
@@ -169,7 +172,7 @@ final class Observed {
     /** Whether the athlete stayed as well off for the count; what the film does not show is taken as held. */
     private boolean kept(List<Span> spans, int from, Corner c) {
         long ms = 0;
-        int standing = groups.place(spans.get(from), c).standing();
+        int standing = requireNonNull(groups.place(spans.get(from), c)).standing();
         for (int i = from; i < spans.size(); i++) {
             ModelState p = groups.place(spans.get(i), c);
             if (p == null || p.standing() < standing) {

@@ -1,5 +1,7 @@
 package farglass.matchup.fit;
 
+import static java.util.Objects.requireNonNull;
+
 import farglass.matchup.model.ModelState;
 import farglass.matchup.model.StateSpace;
 import java.util.HashMap;
@@ -137,7 +139,7 @@ final class PooledRates {
         }
         double all = Math.max(1e-9, total);
         double n = sum(here, family);
-        found.replaceAll((technique, w) -> (here.get(technique).all + TRIES * w / all) / (n + TRIES));
+        found.replaceAll((technique, w) -> (requireNonNull(here.get(technique)).all + TRIES * w / all) / (n + TRIES));
         return found;
     }
 

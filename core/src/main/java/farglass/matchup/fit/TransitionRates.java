@@ -1,5 +1,7 @@
 package farglass.matchup.fit;
 
+import static java.util.Objects.requireNonNull;
+
 import farglass.lexicon.Technique;
 import farglass.matchup.model.Exit;
 import farglass.matchup.model.ModelState;
@@ -21,6 +23,7 @@ import java.util.TreeSet;
 import org.apache.commons.rng.UniformRandomProvider;
 import org.apache.commons.rng.sampling.distribution.AhrensDieterMarsagliaTsangGammaSampler;
 import org.apache.commons.rng.sampling.distribution.ZigguratSampler;
+import org.jspecify.annotations.Nullable;
 
 /**
  * All ways out of all places for two athletes, as best known and as draws of what may be true.
@@ -66,7 +69,7 @@ public final class TransitionRates {
             String them,
             Ruleset rules,
             Filter filter,
-            LocalDate asOf,
+            @Nullable LocalDate asOf,
             StateSpace groups,
             Payoffs payoffs) {
         this.groups = groups;
@@ -83,11 +86,12 @@ public final class TransitionRates {
         usual.weigh((pair, family) -> 1);
         for (int turn = 0; turn < TURNS; turn++) {
             usual.families().forEach(f -> rates.put(f, fitRate(f)));
-            usual.weigh((pair, family) -> Math.exp(effect(rates.get(family), pair.acting(), pair.facing())));
+            usual.weigh((pair, family) ->
+                    Math.exp(effect(requireNonNull(rates.get(family)), pair.acting(), pair.facing())));
         }
         usual.families().forEach(f -> chances.put(f, fitChance(f)));
-        liking.put(true, liking(own.get(true)));
-        liking.put(false, liking(own.get(false)));
+        liking.put(true, liking(book(true)));
+        liking.put(false, liking(book(false)));
     }
 
     /** By technique, how much more often an athlete chooses it within its family than is usual where he was. */
@@ -111,7 +115,7 @@ public final class TransitionRates {
     /** The two of them and those with most matches. */
     private void number() {
         List<String> order = new ArrayList<>(observed.matches.keySet());
-        order.sort((a, b) -> Integer.compare(observed.matches.get(b), observed.matches.get(a)));
+        order.sort((a, b) -> Integer.compare(observed.matches.getOrDefault(b, 0), observed.matches.getOrDefault(a, 0)));
         order.removeAll(List.of(us, them));
         order.addAll(0, List.of(us, them));
         order.stream().filter(observed.matches::containsKey).limit(FITTED).forEach(a -> numbers.put(a, numbers.size()));
@@ -197,7 +201,7 @@ public final class TransitionRates {
     }
 
     Observed.Book book(boolean ours) {
-        return own.get(ours);
+        return book(ours);
     }
 
     /** Places by how long anybody was in them, those of the two weighing more; as our athlete sees them. */
@@ -210,14 +214,14 @@ public final class TransitionRates {
         double all = Math.max(whole, 1e-9);
         usual.all().minutes.forEach((p, m) -> weight.merge(p, m / all, Double::sum));
         for (boolean ours : new boolean[] {true, false}) {
-            Observed.Book b = own.get(ours);
+            Observed.Book b = book(ours);
             double sum = Math.max(
                     1e-9, b.minutes.values().stream().mapToDouble(x -> x).sum());
             b.minutes.forEach((p, m) -> weight.merge(ours ? p : p.mirrored(), m / sum, Double::sum));
         }
         List<ModelState> order = new ArrayList<>(weight.keySet());
         order.removeIf(ModelState.START::equals);
-        order.sort((a, b) -> Double.compare(weight.get(b), weight.get(a)));
+        order.sort((a, b) -> Double.compare(weight.getOrDefault(b, 0.0), weight.getOrDefault(a, 0.0)));
         List<ModelState> kept = new ArrayList<>(List.of(ModelState.START));
         order.stream().limit(most - 1L).forEach(kept::add);
         return kept;
@@ -235,19 +239,19 @@ public final class TransitionRates {
 
     /** One reading of all figures; without a source of chance every figure is its mean. */
     private final class Drawing {
-        private final UniformRandomProvider rng;
-        private final ZigguratSampler.NormalizedGaussian normal;
+        private final @Nullable UniformRandomProvider rng;
+        private final ZigguratSampler.@Nullable NormalizedGaussian normal;
         private final Map<String, double[]> rateEffects = new HashMap<>();
         private final Map<String, double[]> chanceEffects = new HashMap<>();
         private final Map<String, Double> usualChance = new HashMap<>();
         private final Map<String, Double> held = new HashMap<>();
 
-        Drawing(UniformRandomProvider rng) {
+        Drawing(@Nullable UniformRandomProvider rng) {
             this.rng = rng;
             this.normal = rng == null ? null : ZigguratSampler.NormalizedGaussian.of(rng);
             for (String f : usual.families()) {
-                rateEffects.put(f, effects(rates.get(f)));
-                chanceEffects.put(f, effects(chances.get(f)));
+                rateEffects.put(f, effects(requireNonNull(rates.get(f))));
+                chanceEffects.put(f, effects(requireNonNull(chances.get(f))));
                 double[] h = observed.held.getOrDefault(f, new double[2]);
                 held.put(f, beta(h[0] + 3, h[1] - h[0] + 1));
             }
@@ -258,7 +262,7 @@ public final class TransitionRates {
             int a = number(us);
             int b = number(them);
             double[] mean = {fit.effect(a, b), fit.effect(b, a)};
-            if (rng == null) {
+            if (normal == null) {
                 return mean;
             }
             double[] v = fit.covariance(a, b, b, a);
@@ -304,7 +308,7 @@ public final class TransitionRates {
             double lent = PooledRates.MINUTES * usual.familyRate(acting, family);
             double base =
                     gamma(usual.tries(acting, family) + lent, usual.minutes(acting, family) + PooledRates.MINUTES);
-            double rate = base * Math.exp(rateEffects.get(family)[ours ? 0 : 1]);
+            double rate = base * Math.exp(requireNonNull(rateEffects.get(family))[ours ? 0 : 1]);
             List<Exit> exits = new ArrayList<>();
             mix(acting, ours, shares).forEach((technique, share) -> {
                 boolean allowed = !rules.restricted().contains(technique);
@@ -317,7 +321,7 @@ public final class TransitionRates {
 
         /** An athlete's shares of the techniques of a family in a place. */
         private Map<String, Double> mix(ModelState acting, boolean ours, Map<String, Double> shares) {
-            Map<String, Double> likings = liking.get(ours);
+            Map<String, Double> likings = requireNonNull(liking.get(ours));
             Map<String, Double> prior = new TreeMap<>();
             double sum = 0;
             for (Map.Entry<String, Double> e : shares.entrySet()) {
@@ -326,7 +330,7 @@ public final class TransitionRates {
                 sum += e.getValue() * liked;
             }
             double total = sum;
-            Map<String, Observed.Tries> here = own.get(ours).tries.getOrDefault(acting, Map.of());
+            Map<String, Observed.Tries> here = book(ours).tries.getOrDefault(acting, Map.of());
             Map<String, Double> drawn = new TreeMap<>();
             double all = 0;
             for (Map.Entry<String, Double> e : prior.entrySet()) {
@@ -346,8 +350,8 @@ public final class TransitionRates {
                 double[] ab = usual.chance(t);
                 return beta(ab[0], ab[1]);
             });
-            double odds = Math.log(usually / (1 - usually)) + chanceEffects.get(family)[ours ? 0 : 1];
-            Observed.Book book = own.get(ours);
+            double odds = Math.log(usually / (1 - usually)) + requireNonNull(chanceEffects.get(family))[ours ? 0 : 1];
+            Observed.Book book = book(ours);
             Observed.Tries seen = book.tries.getOrDefault(acting, Map.of()).get(technique);
             Exit.Basis basis = seen == null
                     ? new Exit.Basis(book.minutes.getOrDefault(acting, 0.0), 0, 0, 0, List.of())
@@ -360,7 +364,7 @@ public final class TransitionRates {
                     family,
                     rate,
                     1 / (1 + Math.exp(-odds)),
-                    held.get(family),
+                    requireNonNull(held.get(family)),
                     near(technique, family),
                     family.equals("submission") ? Map.of() : targets(acting, ours, technique),
                     source(ours, family, basis),
@@ -371,7 +375,7 @@ public final class TransitionRates {
             if (basis.tries() >= OWN) {
                 return Exit.Source.OWN;
             }
-            boolean elsewhere = own.get(ours).tries.values().stream()
+            boolean elsewhere = book(ours).tries.values().stream()
                     .anyMatch(m ->
                             m.keySet().stream().anyMatch(t -> observed.family(t).equals(family)));
             return elsewhere ? Exit.Source.FAMILY : Exit.Source.LIBRARY;
@@ -400,14 +404,14 @@ public final class TransitionRates {
 
         private Map<ModelState, Double> most(Map<ModelState, Double> seen) {
             List<ModelState> order = new ArrayList<>(seen.keySet());
-            order.sort((a, b) -> Double.compare(seen.get(b), seen.get(a)));
+            order.sort((a, b) -> Double.compare(seen.getOrDefault(b, 0.0), seen.getOrDefault(a, 0.0)));
             Map<ModelState, Double> kept = new TreeMap<>();
             double sum = 0;
             for (ModelState p : order.subList(0, Math.min(TARGETS, order.size()))) {
-                sum += seen.get(p);
+                sum += seen.getOrDefault(p, 0.0);
             }
             for (ModelState p : order.subList(0, Math.min(TARGETS, order.size()))) {
-                kept.put(p, seen.get(p) / sum);
+                kept.put(p, seen.getOrDefault(p, 0.0) / sum);
             }
             return kept;
         }

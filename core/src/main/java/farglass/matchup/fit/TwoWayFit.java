@@ -41,7 +41,11 @@ final class TwoWayFit {
     private final int athletes;
     private final List<Seen> seen;
     private double spread;
+    /** The highest point and the curvature there, of the last fit. */
+    @SuppressWarnings("NullAway.Init")
     private double[] mode;
+
+    @SuppressWarnings("NullAway.Init")
     private Cholesky curvature;
 
     private TwoWayFit(Kind kind, int athletes, List<Seen> seen) {

@@ -1,5 +1,7 @@
 package farglass.matchup.model;
 
+import org.jspecify.annotations.Nullable;
+
 /**
  * What the user knows better.
  *
@@ -8,7 +10,8 @@ package farglass.matchup.model;
  * @param chance that it works, 0..1; null to leave it
  * @param reason why, never blank
  */
-public record Correction(Exit.Key exit, Double rate, Double chance, String reason) {
+public record Correction(
+        Exit.Key exit, @Nullable Double rate, @Nullable Double chance, String reason) {
     public Correction {
         if (rate != null && !(rate >= 0 && rate <= 60)) {
             throw new IllegalArgumentException("rate (" + rate + " a minute) must lie in 0..60");

@@ -3,6 +3,7 @@ package farglass.matchup.model;
 import farglass.stats.TagRef;
 import java.util.List;
 import java.util.Map;
+import org.jspecify.annotations.Nullable;
 
 /**
  * One way out of a place.
@@ -22,7 +23,7 @@ import java.util.Map;
 public record Exit(
         ModelState from,
         boolean ours,
-        String technique,
+        @Nullable String technique,
         String family,
         double rate,
         double chance,
@@ -65,7 +66,8 @@ public record Exit(
     }
 
     /** The same way out whatever its numbers are. */
-    public record Key(ModelState from, boolean ours, String technique) {}
+    public record Key(
+            ModelState from, boolean ours, @Nullable String technique) {}
 
     /** What it is called in corrections: state, whose, technique. */
     public Key key() {

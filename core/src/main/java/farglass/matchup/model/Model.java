@@ -108,7 +108,7 @@ public final class Model {
         }
         for (ModelState seen : e.to().keySet().stream().sorted().toList()) {
             ModelState to = known(seen);
-            double share = e.to().get(seen) * e.chance();
+            double share = e.to().getOrDefault(seen, 0.0) * e.chance();
             if (to.equals(here.paid(false)) || share < LEAST) {
                 continue;
             }

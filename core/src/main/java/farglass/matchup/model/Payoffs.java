@@ -15,6 +15,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
+import org.jspecify.annotations.Nullable;
 
 /**
  * What a change of place earns under a ruleset, asked of the rules engine itself: a few seconds of a match are written down and
@@ -37,7 +38,7 @@ public final class Payoffs {
         static final Pay NOTHING = new Pay(0, 0);
     }
 
-    private record Asked(ModelState from, String technique, ModelState to, boolean held, boolean late) {}
+    private record Asked(ModelState from, @Nullable String technique, ModelState to, boolean held, boolean late) {}
 
     /** Asks the rules engine once for every kind of change. */
     public Payoffs(Ruleset rules, StateSpace groups) {
@@ -53,7 +54,7 @@ public final class Payoffs {
      * @param held whether he keeps it for the count
      * @param late whether points count already, where they count from some time on
      */
-    public Pay of(ModelState from, String technique, ModelState to, boolean held, boolean late) {
+    public Pay of(ModelState from, @Nullable String technique, ModelState to, boolean held, boolean late) {
         return known.computeIfAbsent(new Asked(from.paid(false), technique, to.paid(false), held, late), this::score);
     }
 

@@ -9,6 +9,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import org.jspecify.annotations.Nullable;
 
 /** The positions of the lexicon, like put to like, so that rates rest on more than a few occurrences. */
 public final class StateSpace {
@@ -51,7 +52,7 @@ public final class StateSpace {
     }
 
     /** Where an athlete is in a span; null while it is off the picture. */
-    public ModelState place(Span span, Corner me) {
+    public @Nullable ModelState place(Span span, Corner me) {
         if (span.place().equals(UNSEEN) || span.place().equals("LCK")) {
             return null;
         }
@@ -66,7 +67,7 @@ public final class StateSpace {
         };
     }
 
-    private Position position(String group) {
+    private @Nullable Position position(String group) {
         return lexicon.position(group).orElse(null);
     }
 

@@ -1,5 +1,7 @@
 package farglass.matchup.simulate;
 
+import static java.util.Objects.requireNonNull;
+
 import farglass.lexicon.Lexicon;
 import farglass.match.CallKind;
 import farglass.match.Corner;
@@ -27,6 +29,7 @@ import java.util.stream.IntStream;
 import org.apache.commons.rng.UniformRandomProvider;
 import org.apache.commons.rng.sampling.distribution.ZigguratSampler;
 import org.apache.commons.rng.simple.RandomSource;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Plays the model and writes every match down as a record, which the real rules engine then scores: holds have to last, a pin
@@ -81,7 +84,8 @@ public final class FullSimulator {
         }
     }
 
-    private record Runner(double rate, Model.Way way, Corner by) {}
+    private record Runner(
+            double rate, Model.@Nullable Way way, @Nullable Corner by) {}
 
     private Race race(int s, int x) {
         Options o = programme.options(s);
@@ -244,7 +248,7 @@ public final class FullSimulator {
             return !effect.loses();
         }
 
-        private Model.Branch branch(Model.Way w) {
+        private Model.@Nullable Branch branch(Model.Way w) {
             double pick = rng.nextDouble();
             for (Model.Branch b : w.branches()) {
                 pick -= b.chance();
@@ -274,12 +278,12 @@ public final class FullSimulator {
             return true;
         }
 
-        private void action(Model.Way w, Corner by, Outcome o, int level, String to) {
+        private void action(Model.Way w, Corner by, Outcome o, int level, @Nullable String to) {
             MatchTime t = MatchTime.ofMs(now);
             tags.add(new Tag.Action(
                     t,
                     by,
-                    w.exit().technique(),
+                    requireNonNull(w.exit().technique()),
                     null,
                     List.of(),
                     o,

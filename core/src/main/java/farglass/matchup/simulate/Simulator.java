@@ -1,5 +1,7 @@
 package farglass.matchup.simulate;
 
+import static java.util.Objects.requireNonNull;
+
 import farglass.matchup.model.Model;
 import farglass.matchup.solve.BackwardInduction;
 import farglass.matchup.solve.Grid;
@@ -16,6 +18,7 @@ import java.util.stream.IntStream;
 import org.apache.commons.rng.UniformRandomProvider;
 import org.apache.commons.rng.sampling.distribution.ZigguratSampler;
 import org.apache.commons.rng.simple.RandomSource;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Plays the model as a race of exponential clocks: event by event, without the programme's steps, so that each checks the other.
@@ -46,11 +49,11 @@ public final class Simulator {
     /** All that can happen in a place under an option. */
     private static final class Race {
         /** Running sums of rates, the last of them the total. */
-        private double[] until;
+        private double @Nullable [] until;
 
-        private int[] to;
-        private int[] points;
-        private int[] advantages;
+        private int @Nullable [] to;
+        private int @Nullable [] points;
+        private int @Nullable [] advantages;
         /** Marks a stalling call. */
         private static final int CALL = -3;
     }
@@ -188,7 +191,7 @@ public final class Simulator {
                 Race race = race(step, s, k, advantages);
                 // the clock runs through the steps, in each at the pace of what is chosen there
                 while (true) {
-                    double total = race.until.length == 0 ? 0 : race.until[race.until.length - 1];
+                    double total = requireNonNull(race.until).length == 0 ? 0 : race.until[race.until.length - 1];
                     double boundary = (step + 1) * dt;
                     if (left < total * (boundary - t)) {
                         t += left / total;
@@ -209,7 +212,7 @@ public final class Simulator {
                 while (e < race.until.length - 1 && race.until[e] <= pick) {
                     e++;
                 }
-                if (race.to[e] == Model.WON) {
+                if (requireNonNull(race.to)[e] == Model.WON) {
                     return 3;
                 } else if (race.to[e] == Model.LOST) {
                     return 7;
@@ -222,12 +225,12 @@ public final class Simulator {
                     theirs += effect.points();
                     k = grid.afterCall(k);
                 } else {
-                    if (race.points[e] > 0) {
+                    if (requireNonNull(race.points)[e] > 0) {
                         ours += race.points[e];
                     } else {
                         theirs -= race.points[e];
                     }
-                    advantages += race.advantages[e];
+                    advantages += requireNonNull(race.advantages)[e];
                     s = race.to[e];
                     visit(s, number);
                 }

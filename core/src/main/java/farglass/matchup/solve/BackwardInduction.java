@@ -2,6 +2,7 @@ package farglass.matchup.solve;
 
 import farglass.matchup.model.Model;
 import farglass.matchup.model.ModelState;
+import org.jspecify.annotations.Nullable;
 
 /**
  * The finite-horizon dynamic programme (Puterman, Markov Decision Processes, 1994, ch. 4) over place, time, points, advantages and
@@ -129,7 +130,7 @@ public final class BackwardInduction {
     }
 
     /** The win chance from the beginning alone, without the memory that values of all times take; null for the natural mix. */
-    public double win(Policy policy, Answer answer) {
+    public double win(@Nullable Policy policy, Answer answer) {
         return new BackwardPass(this, policy, answer, null, false).run().win();
     }
 

@@ -1,9 +1,12 @@
 package farglass.matchup.solve;
 
+import static java.util.Objects.requireNonNull;
+
 import farglass.matchup.model.Model;
 import farglass.rules.PenaltyEffect;
 import java.util.Arrays;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 
 /** One run of the programme from the end to the beginning. */
 final class BackwardPass {
@@ -14,17 +17,17 @@ final class BackwardPass {
     private final Model model;
     private final SolverSettings settings;
     private final Grid grid;
-    private final Policy given;
+    private final @Nullable Policy given;
     private final BackwardInduction.Answer answer;
     private final boolean choose;
     private final boolean keep;
-    private final int[] fixed;
+    private final int @Nullable [] fixed;
     private final double price;
     /** Without options nobody is called for stalling. */
     private final int callsSeen;
 
     private final int width;
-    private final Policy policy;
+    private final @Nullable Policy policy;
     private final float[][] values;
     private final Sums[][] sums;
     private double[] next;
@@ -52,9 +55,9 @@ final class BackwardPass {
      */
     BackwardPass(
             BackwardInduction programme,
-            Policy given,
+            @Nullable Policy given,
             BackwardInduction.Answer answer,
-            Constraints wishes,
+            @Nullable Constraints wishes,
             boolean keep) {
         this.programme = programme;
         this.model = programme.model();
@@ -65,7 +68,7 @@ final class BackwardPass {
         this.choose = wishes != null;
         this.keep = keep;
         this.price = choose ? settings.price() : 0;
-        this.fixed = choose ? wishes.options(programme) : null;
+        this.fixed = choose ? requireNonNull(wishes).options(programme) : null;
         this.callsSeen = given == null && wishes == null ? 1 : grid.calls;
         this.policy = choose ? new Policy(programme) : given;
         this.values = new float[programme.steps() + 1][];
@@ -245,7 +248,7 @@ final class BackwardPass {
         // what a nat a minute costs, in the units of the sums that perRate() turns into a step
         double nat = price * programme.stepMinutes() / programme.perRate(s);
         for (int x = 1; x < o.size(); x++) {
-            if (o.way[x] < 0 || (fixed[s] >= 0 && fixed[s] != x)) {
+            if (o.way[x] < 0 || (requireNonNull(fixed)[s] >= 0 && fixed[s] != x)) {
                 continue;
             }
             sum.ownPressed()[x].into(one, next, stay, k, a);
@@ -260,16 +263,16 @@ final class BackwardPass {
             }
         }
         mix(s, best, answers, false, free);
-        boolean mayHold = o.hold >= 0 && (fixed[s] < 0 || fixed[s] == o.hold);
+        boolean mayHold = o.hold >= 0 && (requireNonNull(fixed)[s] < 0 || fixed[s] == o.hold);
         if (mayHold) {
             mix(s, own, answers, true, held);
         }
         double cost = mayHold ? price * programme.stepMinutes() * o.cost[o.hold] : 0;
-        boolean forced = mayHold && fixed[s] == o.hold;
+        boolean forced = mayHold && requireNonNull(fixed)[s] == o.hold;
         for (int i = 0; i < width; i++) {
             boolean hold = forced || (mayHold && held[i] - cost > free[i] + NOTICED);
             now[base + i] = hold ? held[i] - cost : free[i];
-            policy.set(step, base + i, hold ? (byte) o.hold : press[i]);
+            requireNonNull(policy).set(step, base + i, hold ? (byte) o.hold : press[i]);
         }
     }
 
@@ -278,7 +281,7 @@ final class BackwardPass {
         Options o = programme.own[s];
         long done = 0;
         for (int i = 0; i < width; i++) {
-            int x = given.get(step, base + i);
+            int x = requireNonNull(given).get(step, base + i);
             if ((done >> x & 1) == 1) {
                 continue;
             }

@@ -47,7 +47,11 @@ public final class ForwardPass {
     private final int[][] mostStep;
     private final int[][] mostLead;
     private double clipped;
+    /** Chances now and one step later; made when the pass begins. */
+    @SuppressWarnings("NullAway.Init")
     private double[] mass;
+
+    @SuppressWarnings("NullAway.Init")
     private double[] next;
 
     /**
@@ -202,7 +206,7 @@ public final class ForwardPass {
     }
 
     private int option(int step, int cell) {
-        return solution.policy() == null ? 0 : solution.policy().get(step, cell);
+        return solution.option(step, cell);
     }
 
     private void time(int step, int s, int a, int x, int lo, double[] taking, double sum) {

@@ -2,6 +2,7 @@ package farglass.matchup.solve;
 
 import java.util.Optional;
 import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
 
 /**
  * What an athlete may do in a place.
@@ -9,7 +10,7 @@ import java.util.stream.Stream;
  * @param kind the natural mix, one action more than usual, or keeping what is
  * @param technique what is pressed, else null
  */
-public record Option(Kind kind, String technique) {
+public record Option(Kind kind, @Nullable String technique) {
     public static final Option NATURAL = new Option(Kind.NATURAL, null);
     public static final Option HOLD = new Option(Kind.HOLD, null);
 
@@ -21,7 +22,7 @@ public record Option(Kind kind, String technique) {
     }
 
     /** To do one thing more than usual. */
-    public static Option press(String technique) {
+    public static Option press(@Nullable String technique) {
         return new Option(Kind.PRESS, technique);
     }
 

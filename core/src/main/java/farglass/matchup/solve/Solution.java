@@ -1,16 +1,19 @@
 package farglass.matchup.solve;
 
+import static java.util.Objects.requireNonNull;
+
 import farglass.matchup.model.Model;
 import farglass.matchup.model.ModelState;
 import farglass.rules.PenaltyEffect;
+import org.jspecify.annotations.Nullable;
 
 /** What a match is worth from every place, at every score and time, under a policy. */
 public final class Solution {
     private final BackwardInduction programme;
-    private final Policy policy;
+    private final @Nullable Policy policy;
     private final float[][] values;
 
-    Solution(BackwardInduction programme, Policy policy, float[][] values) {
+    Solution(BackwardInduction programme, @Nullable Policy policy, float[][] values) {
         this.programme = programme;
         this.policy = policy;
         this.values = values;
@@ -21,9 +24,18 @@ public final class Solution {
         return programme;
     }
 
-    /** The options taken; null for the natural mix. */
+    /**
+     * The options taken.
+     *
+     * @throws NullPointerException for the natural mix, which takes none
+     */
     public Policy policy() {
-        return policy;
+        return requireNonNull(policy, "the natural mix takes no options");
+    }
+
+    /** The option taken in a cell at a step; 0, the natural mix, when none was chosen. */
+    int option(int step, int cell) {
+        return policy == null ? 0 : policy.get(step, cell);
     }
 
     /** Chance to win from the beginning, standing and level; a draw counts one half. */
@@ -56,7 +68,7 @@ public final class Solution {
      *
      * @return null when the place or the option does not occur
      */
-    public Double gain(ModelState place, long ms, int points, int advantages, Option option) {
+    public @Nullable Double gain(ModelState place, long ms, int points, int advantages, Option option) {
         int s = programme.model().indexOf(place);
         int x = s < 0 ? -1 : programme.own[s].indexOf(option);
         if (x < 0) {

@@ -13,6 +13,7 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.TreeMap;
 
 /** The part of a plan that says how it is computed. */
 final class ApproachJson {
@@ -24,9 +25,7 @@ final class ApproachJson {
         m.put("pressing", a.pressing());
         m.put("barred", a.wishes().barred().stream().sorted().toList());
         Map<String, Object> fixed = new LinkedHashMap<>();
-        a.wishes().fixed().keySet().stream()
-                .sorted()
-                .forEach(k -> fixed.put(k, a.wishes().fixed().get(k).key()));
+        new TreeMap<>(a.wishes().fixed()).forEach((place, option) -> fixed.put(place, option.key()));
         m.put("fixed", fixed);
         m.put(
                 "corrections",
@@ -83,14 +82,11 @@ final class ApproachJson {
         JsonNode said = f.need("forecasts");
         for (int i = 0; i < said.size(); i++) {
             Fields c = Fields.of(said.get(i), f.path("forecasts") + "/" + i);
-            c.need("p");
-            forecasts.add(new Approach.Forecast(c.needText("what"), c.needText("sentence"), c.number("p", 0, 1)));
+            forecasts.add(new Approach.Forecast(c.needText("what"), c.needText("sentence"), c.needNumber("p", 0, 1)));
         }
-        f.need("emphasis");
-        f.need("pressing");
         return new Approach(
-                f.number("emphasis", 0, 1),
-                f.number("pressing", 1, 3),
+                f.needNumber("emphasis", 0, 1),
+                f.needNumber("pressing", 1, 3),
                 new Constraints(barred, fixed, corrections),
                 forecasts);
     }

@@ -39,7 +39,6 @@ final class BriefJson {
         for (Map.Entry<String, JsonNode> e : f.need("notes").properties()) {
             notes.put(e.getKey(), n.needText(e.getKey()));
         }
-        f.need("nameless");
-        return new Brief(hidden, order, notes, f.flag("nameless"));
+        return new Brief(hidden, order, notes, f.needFlag("nameless"));
     }
 }

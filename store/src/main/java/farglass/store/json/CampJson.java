@@ -93,25 +93,19 @@ final class CampJson {
         Map<String, SkillSetting> skills = new LinkedHashMap<>();
         for (Map.Entry<String, JsonNode> e : f.need("skills").properties()) {
             Fields s = Fields.of(e.getValue(), f.path("skills") + "/" + e.getKey());
-            s.need("gain");
-            s.need("scaleMinutes");
-            s.need("leastMinutes");
-            s.need("left");
             skills.put(
                     e.getKey(),
                     checked(
                             s,
                             "scaleMinutes",
                             () -> new SkillSetting(
-                                    s.number("gain", 0, 1),
-                                    s.number("scaleMinutes", 0, 1e6),
-                                    s.integer("leastMinutes", 0, MOST),
-                                    s.flag("left"))));
+                                    s.needNumber("gain", 0, 1),
+                                    s.needNumber("scaleMinutes", 0, 1e6),
+                                    s.needInteger("leastMinutes", 0, MOST),
+                                    s.needFlag("left"))));
         }
         List<Logged> log = new ArrayList<>();
         for (Fields l : rows(f, "log")) {
-            l.need("tries");
-            l.need("successes");
             LocalDate date = date(l, "date");
             log.add(checked(
                     l,
@@ -119,27 +113,24 @@ final class CampJson {
                     () -> new Logged(
                             date,
                             l.needText("skill"),
-                            l.integer("tries", 0, MOST),
-                            l.integer("successes", 0, MOST),
+                            l.needInteger("tries", 0, MOST),
+                            l.needInteger("successes", 0, MOST),
                             l.needText("remark"))));
         }
         LocalDate from = f.text("from") == null ? null : date(f, "from");
-        for (String needed : List.of("minutes", "roundMinutes", "restMinutes", "discount")) {
-            f.need(needed);
-        }
         return checked(
                 f,
                 "minutes",
                 () -> new Camp(
                         from,
                         days,
-                        f.integer("minutes", 1, MOST),
-                        f.integer("roundMinutes", 1, MOST),
-                        f.integer("restMinutes", 0, MOST),
+                        f.needInteger("minutes", 1, MOST),
+                        f.needInteger("roundMinutes", 1, MOST),
+                        f.needInteger("restMinutes", 0, MOST),
                         partners,
                         skills,
                         f.needText("care"),
-                        f.number("discount", 0, 1),
+                        f.needNumber("discount", 0, 1),
                         log));
     }
 

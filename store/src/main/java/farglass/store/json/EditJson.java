@@ -108,21 +108,17 @@ public final class EditJson {
                 yield new Edit.SetFilms(before, whole(f, "after").films());
             }
             case "kind" -> new Edit.SetKind(kind(f, "before"), kind(f, "after"));
-            case "private" -> new Edit.SetPrivate(needFlag(f, "before"), needFlag(f, "after"));
+            case "private" -> new Edit.SetPrivate(f.needFlag("before"), f.needFlag("after"));
             case "batch" -> {
                 List<Edit> edits = new ArrayList<>();
-                for (int i = 0; i < f.need("edits").size(); i++) {
-                    edits.add(read(f.get("edits").get(i), path + "/edits/" + i));
+                JsonNode listed = f.need("edits");
+                for (int i = 0; i < listed.size(); i++) {
+                    edits.add(read(listed.get(i), path + "/edits/" + i));
                 }
                 yield new Edit.Batch(edits);
             }
             default -> throw f.error("edit", "\"" + kind + "\" is not a known edit");
         };
-    }
-
-    private static boolean needFlag(Fields f, String field) throws FormatException {
-        f.need(field);
-        return f.flag(field);
     }
 
     private static RecordKind kind(Fields f, String field) throws FormatException {
@@ -131,8 +127,7 @@ public final class EditJson {
     }
 
     private static int index(Fields f, String field) throws FormatException {
-        f.need(field);
-        return f.integer(field, 0, Integer.MAX_VALUE);
+        return f.needInteger(field, 0, Integer.MAX_VALUE);
     }
 
     private static farglass.match.Tag tag(Fields f, String field) throws FormatException {

@@ -4,6 +4,7 @@ import farglass.stats.Estimate;
 import java.util.LinkedHashMap;
 import java.util.Locale;
 import java.util.Map;
+import org.jspecify.annotations.Nullable;
 
 /** An estimate in the open format. Unknown numbers are null. */
 public final class EstimateJson {
@@ -49,7 +50,7 @@ public final class EstimateJson {
     }
 
     /** Null for what is not a number. */
-    public static Object number(double v) {
+    public static @Nullable Object number(double v) {
         if (!Double.isFinite(v)) {
             return null;
         }

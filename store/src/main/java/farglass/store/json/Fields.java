@@ -19,6 +19,7 @@ import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import org.jspecify.annotations.Nullable;
 
 /** A JSON object being read: typed access with the path in every error, and a note of which fields were asked for. */
 final class Fields {
@@ -44,7 +45,7 @@ final class Fields {
     private long bits;
 
     /** What stands where an object is expected; null for an object. */
-    private Object instead;
+    private @Nullable Object instead;
 
     private final String base;
     /** Place in a list at {@link #base}, -1 for none: put together when there is something to say about it. */
@@ -122,7 +123,7 @@ final class Fields {
     }
 
     /** Name of the object's next field, null at its end. */
-    private String next(JsonParser parser) throws IOException {
+    private @Nullable String next(JsonParser parser) throws IOException {
         String name = parser.nextFieldName();
         if (name != null && !absent(name) && find(name) >= 0) {
             throw new JsonParseException(parser, "Duplicate field '" + name + "'");
@@ -237,7 +238,7 @@ final class Fields {
         return index < 0 ? base : base + "/" + index;
     }
 
-    FormatException error(String field, String message) {
+    FormatException error(String field, @Nullable String message) {
         return new FormatException(path() + "/" + field, message);
     }
 
@@ -246,11 +247,11 @@ final class Fields {
     }
 
     /** A text, number, flag or node; null when absent or JSON null. */
-    private Object raw(String field) {
+    private @Nullable Object raw(String field) {
         return absent(field) ? null : found(field);
     }
 
-    private Object found(String field) {
+    private @Nullable Object found(String field) {
         int at = find(field);
         if (at < 0) {
             return null;
@@ -260,6 +261,7 @@ final class Fields {
     }
 
     /** The field's value, or null when absent or JSON null. */
+    @Nullable
     JsonNode get(String field) {
         Object value = raw(field);
         return value == null ? null : node(value);
@@ -277,6 +279,7 @@ final class Fields {
         return error(field, "missing");
     }
 
+    @Nullable
     String text(String field) throws FormatException {
         Object value = raw(field);
         if (value != null && !(value instanceof String)) {
@@ -303,6 +306,7 @@ final class Fields {
     }
 
     /** A whole number of milliseconds, not negative. */
+    @Nullable
     Long ms(String field) throws FormatException {
         Object value = raw(field);
         if (value == null) {
@@ -325,11 +329,13 @@ final class Fields {
         return ms;
     }
 
+    @Nullable
     MatchTime time(String field) throws FormatException {
         Long value = ms(field);
         return value == null ? null : MatchTime.ofMs(value);
     }
 
+    @Nullable
     Integer integer(String field, int min, int max) throws FormatException {
         Object value = raw(field);
         if (value == null) {
@@ -341,6 +347,15 @@ final class Fields {
         return n;
     }
 
+    int needInteger(String field, int min, int max) throws FormatException {
+        Integer value = integer(field, min, max);
+        if (value == null) {
+            throw missing(field);
+        }
+        return value;
+    }
+
+    @Nullable
     Double number(String field, double min, double max) throws FormatException {
         Object value = raw(field);
         if (value == null) {
@@ -352,6 +367,15 @@ final class Fields {
         return n.doubleValue();
     }
 
+    double needNumber(String field, double min, double max) throws FormatException {
+        Double value = number(field, min, max);
+        if (value == null) {
+            throw missing(field);
+        }
+        return value;
+    }
+
+    @Nullable
     Boolean flag(String field) throws FormatException {
         Object value = raw(field);
         if (value != null && !(value instanceof Boolean)) {
@@ -360,7 +384,25 @@ final class Fields {
         return (Boolean) value;
     }
 
-    <E extends Enum<E> & Coded> E coded(String field, Class<E> type) throws FormatException {
+    boolean needFlag(String field) throws FormatException {
+        Boolean value = flag(field);
+        if (value == null) {
+            throw missing(field);
+        }
+        return value;
+    }
+
+    /** True or false; what stands there when the field does not. */
+    boolean flag(String field, boolean otherwise) throws FormatException {
+        Boolean value = flag(field);
+        return value == null ? otherwise : value;
+    }
+
+    <E extends Enum<E> & Coded> E needCoded(String field, Class<E> type) throws FormatException {
+        return parse(field, needText(field), type);
+    }
+
+    <E extends Enum<E> & Coded> @Nullable E coded(String field, Class<E> type) throws FormatException {
         String code = text(field);
         return code == null ? null : parse(field, code, type);
     }
@@ -375,6 +417,7 @@ final class Fields {
         });
     }
 
+    @Nullable
     Corner corner(String field) throws FormatException {
         String code = text(field);
         if (code == null) {

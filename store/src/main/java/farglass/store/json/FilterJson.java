@@ -16,6 +16,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import java.util.TreeSet;
+import org.jspecify.annotations.Nullable;
 
 /** Which matches a claim was counted in; only what differs from all matches is written. */
 final class FilterJson {
@@ -49,7 +50,7 @@ final class FilterJson {
         return m;
     }
 
-    private static void put(Map<String, Object> m, String field, Object value) {
+    private static void put(Map<String, Object> m, String field, @Nullable Object value) {
         if (value != null) {
             m.put(field, value);
         }
@@ -61,7 +62,7 @@ final class FilterJson {
         return List.copyOf(sorted);
     }
 
-    private static String name(Enum<?> e) {
+    private static @Nullable String name(@Nullable Enum<?> e) {
         return e == null ? null : e.name().toLowerCase(Locale.ROOT).replace('_', '-');
     }
 
@@ -113,7 +114,7 @@ final class FilterJson {
         return texts;
     }
 
-    private static LocalDate date(Fields f, String field) throws FormatException {
+    private static @Nullable LocalDate date(Fields f, String field) throws FormatException {
         String text = f.text(field);
         try {
             return text == null ? null : LocalDate.parse(text);
@@ -122,7 +123,7 @@ final class FilterJson {
         }
     }
 
-    private static <E extends Enum<E>> E value(Fields f, String field, Class<E> type) throws FormatException {
+    private static <E extends Enum<E>> @Nullable E value(Fields f, String field, Class<E> type) throws FormatException {
         String text = f.text(field);
         try {
             return text == null

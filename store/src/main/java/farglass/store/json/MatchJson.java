@@ -33,6 +33,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.regex.Pattern;
+import org.jspecify.annotations.Nullable;
 
 /** Reads and writes {@code farglass.match/1}. */
 public final class MatchJson {
@@ -172,7 +173,7 @@ public final class MatchJson {
         return new MatchRecord(id, kind == null ? RecordKind.MATCH : kind, details, films, tags, f.rest());
     }
 
-    private static LocalDate date(Fields f) throws FormatException {
+    private static @Nullable LocalDate date(Fields f) throws FormatException {
         String text = f.text("date");
         try {
             return text == null ? null : LocalDate.parse(text);
@@ -181,7 +182,7 @@ public final class MatchJson {
         }
     }
 
-    private static String attire(Fields f) throws FormatException {
+    private static @Nullable String attire(Fields f) throws FormatException {
         String attire = f.text("attire");
         if (attire != null && !List.of("gi", "no-gi", "not-visible").contains(attire)) {
             throw f.error("attire", "\"" + attire + "\" is not one of gi, no-gi");
@@ -199,9 +200,8 @@ public final class MatchJson {
     }
 
     private static Result result(Fields f) throws FormatException {
-        f.need("method");
         return new Result(
-                f.corner("winner"), f.coded("method", Method.class), f.text("technique"), f.time("atMs"), f.rest());
+                f.corner("winner"), f.needCoded("method", Method.class), f.text("technique"), f.time("atMs"), f.rest());
     }
 
     private static List<FilmRef> films(Fields f) throws FormatException {
@@ -359,7 +359,7 @@ public final class MatchJson {
         return m;
     }
 
-    private static void put(Map<String, Object> m, String field, Object value) {
+    private static void put(Map<String, Object> m, String field, @Nullable Object value) {
         if (value != null) {
             m.put(field, value);
         }

@@ -22,6 +22,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.TreeMap;
+import org.jspecify.annotations.Nullable;
 
 /** Plans made by hand ({@code farglass.plan/1}) and assignments ({@code farglass.assignment/1}). */
 public final class PlanJson {
@@ -179,7 +180,7 @@ public final class PlanJson {
         return list;
     }
 
-    private static Double finite(double v) {
+    private static @Nullable Double finite(double v) {
         return Double.isFinite(v) ? v : null;
     }
 
@@ -305,7 +306,6 @@ public final class PlanJson {
         List<String> opponents = new ArrayList<>();
         f.need("opponents").forEach(o -> opponents.add(o.asText()));
         String date = f.text("date");
-        f.need("minutes");
         try {
             return new Assignment(
                     f.needText("id"),
@@ -315,7 +315,7 @@ public final class PlanJson {
                     date == null ? null : LocalDate.parse(date),
                     f.text("ruleset"),
                     f.text("attire"),
-                    f.integer("minutes", 1, 600),
+                    f.needInteger("minutes", 1, 600),
                     chances(f));
         } catch (DateTimeParseException e) {
             throw f.error("date", "\"" + date + "\" is not a date like 2031-04-12");

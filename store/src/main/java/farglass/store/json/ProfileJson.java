@@ -1,5 +1,7 @@
 package farglass.store.json;
 
+import static java.util.Objects.requireNonNull;
+
 import com.fasterxml.jackson.databind.ObjectMapper;
 import com.fasterxml.jackson.databind.SerializationFeature;
 import farglass.lexicon.Technique;
@@ -10,6 +12,7 @@ import farglass.profile.Profile;
 import farglass.profile.Question;
 import farglass.profile.Tables;
 import farglass.stats.Curve;
+import farglass.stats.SideBias;
 import farglass.tendency.Chain;
 import farglass.tendency.Dilemmas;
 import farglass.tendency.Evidence;
@@ -296,10 +299,11 @@ public final class ProfileJson {
             }
             case SIDE -> {
                 m.put("family", subject);
-                m.put("right", c.side().right());
-                m.put("left", c.side().left());
-                m.put("pRight", c.side().pRight());
-                m.put("pBeyond", c.side().pBeyond());
+                SideBias side = requireNonNull(c.side());
+                m.put("right", side.right());
+                m.put("left", side.left());
+                m.put("pRight", side.pRight());
+                m.put("pBeyond", side.pBeyond());
                 m.put("word", word(c.side().word()));
             }
             case NOT_SEEN -> {

@@ -16,6 +16,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
+import org.jspecify.annotations.Nullable;
 
 /** A computed plan as an open document ({@code farglass.proposal/1}). */
 public final class ProposalJson {
@@ -98,7 +99,7 @@ public final class ProposalJson {
     }
 
     /** The mean over draws is what is promised; without draws the best single figure, with no interval. */
-    private static Map<String, Object> win(double best, Uncertainty.Range range) {
+    private static Map<String, Object> win(double best, Uncertainty.@Nullable Range range) {
         return range == null
                 ? Row.of("win", best, "lo", null, "hi", null)
                 : Row.of("win", range.mean(), "lo", range.lo(), "hi", range.hi(), "best", best);
@@ -160,7 +161,7 @@ public final class ProposalJson {
         return rows;
     }
 
-    private Double stays(ModelState p, Option o, int score, long ms, long end) {
+    private @Nullable Double stays(ModelState p, Option o, int score, long ms, long end) {
         if (proposal.uncertainty() == null) {
             return null;
         }

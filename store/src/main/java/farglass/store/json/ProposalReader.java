@@ -54,11 +54,9 @@ public record ProposalReader(
         for (int i = 0; i < rows.size(); i++) {
             Fields r = Fields.of(rows.get(i), f.path("leverage") + "/" + i);
             boolean ours = ours(r, "actor");
-            r.need("gain10");
-            r.need("chance10");
             double sign = ours ? 1 : -1;
-            double gain =
-                    Math.max(0, sign * r.number("gain10", -1, 1)) + Math.max(0, sign * r.number("chance10", -1, 1));
+            double gain = Math.max(0, sign * r.needNumber("gain10", -1, 1))
+                    + Math.max(0, sign * r.needNumber("chance10", -1, 1));
             String key = (ours ? "+" : "-") + r.needText("exit");
             worth.merge(key, gain, Double::sum);
             places.computeIfAbsent(key, k -> new ArrayList<>()).add(place(r));
@@ -67,7 +65,10 @@ public record ProposalReader(
                 .filter(e -> e.getValue() > 0)
                 .sorted(Map.Entry.<String, Double>comparingByValue(Comparator.reverseOrder()))
                 .map(e -> new Skill(
-                        e.getKey().substring(1), e.getKey().startsWith("+"), e.getValue(), places.get(e.getKey())))
+                        e.getKey().substring(1),
+                        e.getKey().startsWith("+"),
+                        e.getValue(),
+                        places.getOrDefault(e.getKey(), List.of())))
                 .toList();
     }
 
@@ -113,11 +114,10 @@ public record ProposalReader(
         for (int i = 0; i < rows.size(); i++) {
             Fields r = Fields.of(rows.get(i), f.path("forecasts") + "/" + i);
             String state = r.text("state");
-            r.need("p");
             list.add(new Approach.Forecast(
                     r.needText("what") + (state == null ? "" : " " + state),
                     r.needText("claim"),
-                    Math.max(0.01, Math.min(0.99, r.number("p", 0, 1)))));
+                    Math.max(0.01, Math.min(0.99, r.needNumber("p", 0, 1)))));
         }
         return list;
     }

@@ -16,6 +16,7 @@ import java.util.Iterator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import org.jspecify.annotations.Nullable;
 
 /** Tags of {@code farglass.match/1}. */
 public final class TagJson {
@@ -69,7 +70,7 @@ public final class TagJson {
         return tag.with(new TagInfo(id, tagger, confidence, note, f.rest()));
     }
 
-    private static MatchTime until(Fields f, MatchTime t) throws FormatException {
+    private static @Nullable MatchTime until(Fields f, MatchTime t) throws FormatException {
         MatchTime until = f.time("until");
         if (until != null && until.compareTo(t) < 0) {
             throw f.error("until", "must not come before t");
@@ -144,10 +145,9 @@ public final class TagJson {
 
     private static Tag call(Fields f, MatchTime t) throws FormatException {
         Boolean called = f.flag("called");
-        f.need("call");
         return new Tag.Call(
                 t,
-                f.coded("call", CallKind.class),
+                f.needCoded("call", CallKind.class),
                 f.needCorner("for"),
                 f.integer("value", -100, 100),
                 called == null || called,
@@ -262,7 +262,7 @@ public final class TagJson {
         put(m, "believed", a.believed());
     }
 
-    private static void put(Map<String, Object> m, String field, Object value) {
+    private static void put(Map<String, Object> m, String field, @Nullable Object value) {
         if (value instanceof Coded c) {
             m.put(field, c.code());
         } else if (value instanceof Corner c) {

@@ -1,5 +1,7 @@
 package farglass.store.table;
 
+import static java.util.Objects.requireNonNull;
+
 import com.fasterxml.jackson.core.JsonProcessingException;
 import com.fasterxml.jackson.core.type.TypeReference;
 import com.fasterxml.jackson.databind.JsonNode;
@@ -102,7 +104,7 @@ public final class TagTable {
             if (fits) {
                 fields.remove(column);
             }
-            row.add(!fits ? "" : value instanceof String s ? cell(s) : value.toString());
+            row.add(!fits ? "" : value instanceof String s ? cell(s) : String.valueOf(value));
         }
         row.add(fields.isEmpty() ? "" : safe(JSON.writeValueAsString(fields)));
         return row;
@@ -144,7 +146,8 @@ public final class TagTable {
                         .add(TagJson.read(node(row, path), path));
             }
         } catch (java.io.UncheckedIOException e) {
-            throw new FormatException("", "not a table: " + e.getCause().getMessage());
+            throw new FormatException(
+                    "", "not a table: " + requireNonNull(e.getCause()).getMessage());
         } catch (IllegalArgumentException e) {
             // a header row with an empty or doubled name
             throw new FormatException("", "not a table: the columns of its first row cannot be told apart");

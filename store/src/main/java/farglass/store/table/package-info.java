@@ -1,2 +1,5 @@
 /** Tags as tables and captions: CSV (both ways) and WebVTT. */
+@NullMarked
 package farglass.store.table;
+
+import org.jspecify.annotations.NullMarked;

@@ -7,6 +7,7 @@ import farglass.rules.Ruleset;
 import farglass.tendency.Filter;
 import farglass.tendency.LibraryIndex;
 import java.time.LocalDate;
+import org.jspecify.annotations.Nullable;
 
 /** Lays two athletes over one another by one policy: matches in the attire of the match and, where these are too few, all. */
 public final class MeetingService {
@@ -19,7 +20,13 @@ public final class MeetingService {
      * @param asOf day that ages of matches are counted back from, or null
      * @param lengthMs scheduled length, positive
      */
-    public record Ask(String us, String them, Ruleset rules, String attire, LocalDate asOf, long lengthMs) {}
+    public record Ask(
+            String us,
+            String them,
+            Ruleset rules,
+            @Nullable String attire,
+            @Nullable LocalDate asOf,
+            long lengthMs) {}
 
     /** The fitted meeting; {@link Meeting#enough} says whether there is film enough for a plan. */
     public static Meeting meeting(LibraryIndex index, Ask ask, SolverSettings settings, Constraints wishes) {

@@ -24,6 +24,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.function.BooleanSupplier;
 import java.util.function.DoubleConsumer;
+import org.jspecify.annotations.Nullable;
 
 /** A briefing as a film with cards, on paper, or as a page for any browser with its clips beside it. */
 public final class BriefPublication {
@@ -151,7 +152,7 @@ public final class BriefPublication {
     }
 
     /** Names of the films of every slide by its id; null when it was cancelled. */
-    private Map<String, List<String>> films(
+    private @Nullable Map<String, List<String>> films(
             Path folder, List<Path> written, DoubleConsumer progress, BooleanSupplier cancelled) throws FilmException {
         Map<String, List<Clip>> clips = new LinkedHashMap<>();
         slides.forEach(s -> clips.put(s.id(), clips(s)));

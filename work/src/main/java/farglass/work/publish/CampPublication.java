@@ -14,6 +14,7 @@ import farglass.store.table.CampTable;
 import farglass.work.words.WorkWords;
 import java.util.List;
 import java.util.Locale;
+import java.util.Objects;
 import java.util.Set;
 
 /** A camp for calendars, tables and paper; the cautions go with every page that prescribes training. */
@@ -68,7 +69,7 @@ public final class CampPublication {
                                 this::skill,
                                 care(),
                                 preparation.event(),
-                                assignment.event())));
+                                Objects.requireNonNullElse(assignment.event(), ""))));
     }
 
     /** CSV. */

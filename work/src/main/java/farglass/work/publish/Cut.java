@@ -1,5 +1,7 @@
 package farglass.work.publish;
 
+import org.jspecify.annotations.Nullable;
+
 /**
  * A moment cut out of a match.
  *
@@ -10,7 +12,13 @@ package farglass.work.publish;
  * @param slow whether the decisive second is shown at half speed
  * @param card what stands on the card before it; null for the reel's title
  */
-public record Cut(String match, int tag, long beforeMs, long afterMs, boolean slow, String card) {
+public record Cut(
+        String match,
+        int tag,
+        long beforeMs,
+        long afterMs,
+        boolean slow,
+        @Nullable String card) {
     private static final long BEFORE_MS = 2500;
     private static final long AFTER_MS = 4500;
 

@@ -12,6 +12,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.BooleanSupplier;
+import org.jspecify.annotations.Nullable;
 
 /** Pictures of moments for paper, with what is drawn on them. */
 final class MomentPictures {
@@ -56,11 +57,13 @@ final class MomentPictures {
     }
 
     /** Null when no film shows it. */
+    @Nullable
     BufferedImage of(Trial t) {
         return material.match(t.tag().match()).flatMap(r -> at(r, t.t())).orElse(null);
     }
 
     /** Null when no film shows it, or the tag is gone. */
+    @Nullable
     BufferedImage of(TagRef ref) {
         return material.match(ref.match())
                 .flatMap(r -> Moments.tag(r, ref).map(Tag::t).flatMap(t -> at(r, t)))

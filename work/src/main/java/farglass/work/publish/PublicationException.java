@@ -2,6 +2,7 @@ package farglass.work.publish;
 
 import farglass.work.words.WorkWords;
 import java.nio.file.Path;
+import org.jspecify.annotations.Nullable;
 
 /** Something could not be written; nothing half-written was left. The message is for the user. */
 public final class PublicationException extends Exception {
@@ -13,7 +14,7 @@ public final class PublicationException extends Exception {
     }
 
     /** The message is one sentence for the user. */
-    public PublicationException(String message, Throwable cause) {
+    public PublicationException(@Nullable String message, Throwable cause) {
         super(message, cause);
     }
 

@@ -9,9 +9,10 @@ import farglass.match.Tag;
 import farglass.work.words.WorkWords;
 import java.util.List;
 import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
 
 /** A tag in a few words: what, and what about it. */
-public record TagText(String what, String about, Corner who) {
+public record TagText(String what, String about, @Nullable Corner who) {
     /** A tag of a record in words; one that its tagger doubts ends with a question mark. */
     public static TagText of(MatchRecord r, Tag tag, Lexicon lexicon) {
         TagText text = plain(r, tag, lexicon);
@@ -73,11 +74,12 @@ public record TagText(String what, String about, Corner who) {
     }
 
     private static String result(Tag.Action a, Lexicon lexicon) {
-        if (a.reached() != null) {
+        Integer reached = a.reached();
+        if (reached != null) {
             return lexicon.family(lexicon.familyOf(a.technique()))
                     .map(Family::ladder)
-                    .map(l -> l.get(a.reached() - 1))
-                    .orElse(a.reached().toString());
+                    .map(l -> l.get(reached - 1))
+                    .orElse(reached.toString());
         }
         return a.outcome() == null ? "" : a.outcome().code();
     }

@@ -5,4 +5,7 @@
  * <p>Entry points: {@link farglass.work.publish.Material}, what all are made of; {@link farglass.work.publish.Publisher}, which writes
  * beside a window.
  */
+@NullMarked
 package farglass.work.publish;
+
+import org.jspecify.annotations.NullMarked;

@@ -17,6 +17,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
+import org.jspecify.annotations.Nullable;
 
 /**
  * The matches of the library and the changes that may be made to them. A change is shown at once and written in order; when the
@@ -32,9 +33,9 @@ public final class Records {
     /** Never changed in place. */
     private volatile List<MatchRecord> all;
     /** Made when asked for, dropped when the matches change. */
-    private volatile Map<String, MatchRecord> byId;
+    private volatile @Nullable Map<String, MatchRecord> byId;
 
-    private Map<String, String> athletes;
+    private @Nullable Map<String, String> athletes;
     /** By match whose undo is on its way to the disk: edits made meanwhile, which are made for what comes after it. */
     private final Map<String, Deque<Edit>> stepping = new HashMap<>();
 

@@ -14,6 +14,7 @@ import java.util.concurrent.atomic.AtomicLong;
 import java.util.function.BooleanSupplier;
 import java.util.function.Consumer;
 import java.util.function.DoubleConsumer;
+import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 
@@ -37,7 +38,7 @@ public final class Tasks implements AutoCloseable {
     private Consumer<Running> progress = running -> {};
     private Consumer<String> stopped = name -> {};
     /** What is to be done on the thread of results once nothing is pending; null for nothing. */
-    private Runnable whenDone;
+    private @Nullable Runnable whenDone;
 
     private volatile boolean cancelled;
     private volatile boolean closing;

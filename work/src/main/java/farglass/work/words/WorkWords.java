@@ -3,6 +3,7 @@ package farglass.work.words;
 import java.text.MessageFormat;
 import java.util.Locale;
 import java.util.ResourceBundle;
+import org.jspecify.annotations.Nullable;
 
 /** What use cases tell the user, in a window and on the command line alike. */
 public final class WorkWords {
@@ -11,7 +12,7 @@ public final class WorkWords {
     private WorkWords() {}
 
     /** @throws java.util.MissingResourceException when there is no such key */
-    public static String of(String key, Object... args) {
+    public static String of(String key, @Nullable Object... args) {
         String pattern = WORDS.getString(key);
         return args.length == 0 ? pattern : new MessageFormat(pattern, Locale.ENGLISH).format(args);
     }
