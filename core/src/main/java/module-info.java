@@ -8,7 +8,7 @@ module farglass.core {
     requires org.apache.commons.statistics.descriptive;
     requires org.apache.commons.statistics.distribution;
     requires org.jgrapht.core;
-    requires static org.jspecify;
+    requires static transitive org.jspecify;
 
     exports farglass.agreement;
     exports farglass.ask;

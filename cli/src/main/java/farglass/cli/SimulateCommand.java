@@ -83,7 +83,9 @@ final class SimulateCommand implements Callable<Integer> {
         document.put("n", o.n());
         document.put("seed", options.seed());
         document.put("rules", rules);
-        document.put("outcomes", new TreeMap<>(o.endings()));
+        Map<String, Long> endings = new TreeMap<>();
+        o.endings().forEach((e, count) -> endings.put(e.code(), count));
+        document.put("outcomes", endings);
         document.put("win", o.win());
         document.put("se", o.standardError());
         document.put("scores", scores(o));
@@ -99,10 +101,9 @@ final class SimulateCommand implements Callable<Integer> {
     private static List<Object> scores(Outcomes o) {
         List<Object> rows = new ArrayList<>();
         new TreeMap<>(o.scores()).forEach((score, count) -> {
-            int dash = score.indexOf('-', 1);
             Map<String, Object> row = new LinkedHashMap<>();
-            row.put("us", Integer.parseInt(score.substring(0, dash)));
-            row.put("them", Integer.parseInt(score.substring(dash + 1)));
+            row.put("us", score.ours());
+            row.put("them", score.theirs());
             row.put("n", count);
             rows.add(row);
         });

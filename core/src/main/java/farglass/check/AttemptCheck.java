@@ -117,22 +117,7 @@ final class AttemptCheck {
         }
         String limb = (side == Side.RIGHT ? "left-" : "right-") + (t.limb() == null ? "arm" : t.limb());
         if (!a.limb().equals(limb) && a.limb().matches("(left|right)-.*")) {
-            Tag.Action right = new Tag.Action(
-                    a.t(),
-                    a.by(),
-                    a.technique(),
-                    a.family(),
-                    a.sides(),
-                    a.outcome(),
-                    a.reached(),
-                    a.to(),
-                    a.until(),
-                    a.answer(),
-                    limb,
-                    a.checks(),
-                    a.target(),
-                    a.believed(),
-                    a.info());
+            Tag.Action right = a.builder().limb(limb).build();
             found.add(Finding.at(
                             r,
                             i,

@@ -133,21 +133,7 @@ final class PlaceCheck {
     }
 
     private Edit change(int i, Tag.Position p, @Nullable Corner holder, @Nullable Corner guard) {
-        return Edit.replace(
-                r,
-                i,
-                new Tag.Position(
-                        p.t(),
-                        p.position(),
-                        holder,
-                        guard,
-                        p.side(),
-                        p.variant(),
-                        p.cause(),
-                        p.technique(),
-                        p.threat(),
-                        p.base(),
-                        p.info()));
+        return Edit.replace(r, i, p.builder().holder(holder).guard(guard).build());
     }
 
     private @Nullable Corner guardBefore(int i) {

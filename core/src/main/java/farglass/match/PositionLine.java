@@ -181,18 +181,7 @@ public final class PositionLine {
             if (base == null && p.position().equals("LCK") && open != null) {
                 base = open.position().equals("LCK") ? open.base() : open.position();
             }
-            return new Tag.Position(
-                    p.t(),
-                    p.position(),
-                    p.holder(),
-                    guard,
-                    p.side(),
-                    p.variant(),
-                    p.cause(),
-                    p.technique(),
-                    p.threat(),
-                    base,
-                    p.info());
+            return p.builder().guard(guard).base(base).build();
         }
 
         /** The last completed action before this position tag, aiming here or nowhere, with no position tag between. */

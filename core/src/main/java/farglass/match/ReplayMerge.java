@@ -64,22 +64,17 @@ public final class ReplayMerge {
 
     private static Tag merge(Tag there, Tag seen) {
         if (there instanceof Tag.Action a && seen instanceof Tag.Action b) {
-            return new Tag.Action(
-                    a.t(),
-                    a.by(),
-                    a.technique(),
-                    a.family(),
-                    a.sides().isEmpty() ? b.sides() : a.sides(),
-                    or(a.outcome(), b.outcome()),
-                    or(a.reached(), b.reached()),
-                    or(a.to(), b.to()),
-                    a.until(),
-                    or(a.answer(), b.answer()),
-                    or(a.limb(), b.limb()),
-                    a.checks().isEmpty() ? b.checks() : a.checks(),
-                    or(a.target(), b.target()),
-                    or(a.believed(), b.believed()),
-                    a.info());
+            return a.builder()
+                    .sides(a.sides().isEmpty() ? b.sides() : a.sides())
+                    .outcome(or(a.outcome(), b.outcome()))
+                    .reached(or(a.reached(), b.reached()))
+                    .to(or(a.to(), b.to()))
+                    .answer(or(a.answer(), b.answer()))
+                    .limb(or(a.limb(), b.limb()))
+                    .checks(a.checks().isEmpty() ? b.checks() : a.checks())
+                    .target(or(a.target(), b.target()))
+                    .believed(or(a.believed(), b.believed()))
+                    .build();
         }
         if (there instanceof Tag.Position a && seen instanceof Tag.Position b) {
             return a.sided(or(a.side(), b.side())).caused(or(a.cause(), b.cause()));

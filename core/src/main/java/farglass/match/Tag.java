@@ -71,24 +71,29 @@ public sealed interface Tag {
             return new Position(t, position, holder, guard, null, null, null, null, null, null, TagInfo.NONE);
         }
 
+        /** To change some of its fields. */
+        public PositionBuilder builder() {
+            return new PositionBuilder(this);
+        }
+
         @Override
         public Position at(MatchTime when) {
-            return new Position(when, position, holder, guard, side, variant, cause, technique, threat, base, info);
+            return new PositionBuilder(this).t(when).build();
         }
 
         @Override
         public Position with(TagInfo i) {
-            return new Position(t, position, holder, guard, side, variant, cause, technique, threat, base, i);
+            return new PositionBuilder(this).info(i).build();
         }
 
         /** The same on a side. */
         public Position sided(@Nullable Side s) {
-            return new Position(t, position, holder, guard, s, variant, cause, technique, threat, base, info);
+            return new PositionBuilder(this).side(s).build();
         }
 
         /** The same with how it came about. */
         public Position caused(@Nullable Cause c) {
-            return new Position(t, position, holder, guard, side, variant, c, technique, threat, base, info);
+            return new PositionBuilder(this).cause(c).build();
         }
 
         @Override
@@ -179,19 +184,20 @@ public sealed interface Tag {
             return outcome == Outcome.COMPLETED;
         }
 
+        /** To change some of its fields. */
+        public ActionBuilder builder() {
+            return new ActionBuilder(this);
+        }
+
         @Override
         public Action at(MatchTime when) {
             MatchTime end = until == null ? null : when.plus(until.since(t));
-            return new Action(
-                    when, by, technique, family, sides, outcome, reached, to, end, answer, limb, checks, target,
-                    believed, info);
+            return new ActionBuilder(this).t(when).until(end).build();
         }
 
         @Override
         public Action with(TagInfo i) {
-            return new Action(
-                    t, by, technique, family, sides, outcome, reached, to, until, answer, limb, checks, target,
-                    believed, i);
+            return new ActionBuilder(this).info(i).build();
         }
 
         /** The same to a side. */
@@ -201,59 +207,30 @@ public sealed interface Tag {
 
         /** The same with its directions in order. */
         public Action sides(List<Side> directions) {
-            return new Action(
-                    t,
-                    by,
-                    technique,
-                    family,
-                    directions,
-                    outcome,
-                    reached,
-                    to,
-                    until,
-                    answer,
-                    limb,
-                    checks,
-                    target,
-                    believed,
-                    info);
+            return new ActionBuilder(this).sides(directions).build();
         }
 
         /** The same with a checkpoint met or unmet. */
         public Action checked(String point, boolean met) {
             Map<String, Boolean> next = new LinkedHashMap<>(checks);
             next.put(point, met);
-            return new Action(
-                    t, by, technique, family, sides, outcome, reached, to, until, answer, limb, next, target, believed,
-                    info);
+            return new ActionBuilder(this).checks(next).build();
         }
 
         /** The same with what the opponent did about it. */
         public Action answered(String what) {
-            return new Action(
-                    t, by, technique, family, sides, outcome, reached, to, until, what, limb, checks, target, believed,
-                    info);
+            return new ActionBuilder(this).answer(what).build();
         }
 
         /** The same with how it ended: outcome, rung of the ladder, position reached, moment; each may be null. */
         public Action result(
                 @Nullable Outcome o, @Nullable Integer level, @Nullable String target, @Nullable MatchTime end) {
-            return new Action(
-                    t,
-                    by,
-                    technique,
-                    family,
-                    sides,
-                    o,
-                    level,
-                    target,
-                    end,
-                    answer,
-                    limb,
-                    checks,
-                    this.target,
-                    believed,
-                    info);
+            return new ActionBuilder(this)
+                    .outcome(o)
+                    .reached(level)
+                    .to(target)
+                    .until(end)
+                    .build();
         }
 
         @Override

@@ -27,36 +27,10 @@ public final class TagChanges {
     /** The athletes exchanged: the one acts or holds in the other's place. */
     public static Tag swapped(Tag tag) {
         if (tag instanceof Tag.Action a) {
-            return new Tag.Action(
-                    a.t(),
-                    a.by().other(),
-                    a.technique(),
-                    a.family(),
-                    a.sides(),
-                    a.outcome(),
-                    a.reached(),
-                    a.to(),
-                    a.until(),
-                    a.answer(),
-                    a.limb(),
-                    a.checks(),
-                    a.target(),
-                    a.believed(),
-                    a.info());
+            return a.builder().by(a.by().other()).build();
         }
         if (tag instanceof Tag.Position p) {
-            return new Tag.Position(
-                    p.t(),
-                    p.position(),
-                    other(p.holder()),
-                    other(p.guard()),
-                    p.side(),
-                    p.variant(),
-                    p.cause(),
-                    p.technique(),
-                    p.threat(),
-                    p.base(),
-                    p.info());
+            return p.builder().holder(other(p.holder())).guard(other(p.guard())).build();
         }
         if (tag instanceof Tag.Grip g) {
             return new Tag.Grip(g.t(), g.by().other(), g.grip(), g.hand(), g.depth(), g.until(), g.ended(), g.info());

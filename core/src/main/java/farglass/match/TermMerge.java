@@ -26,36 +26,18 @@ public final class TermMerge {
 
     private static Tag merged(Tag tag, String from, String to) {
         if (tag instanceof Tag.Action a) {
-            return new Tag.Action(
-                    a.t(),
-                    a.by(),
-                    or(a.technique(), from, to),
-                    a.family(),
-                    a.sides(),
-                    a.outcome(),
-                    a.reached(),
-                    orNull(a.to(), from, to),
-                    a.until(),
-                    a.answer(),
-                    a.limb(),
-                    a.checks(),
-                    orNull(a.target(), from, to),
-                    a.believed(),
-                    a.info());
+            return a.builder()
+                    .technique(or(a.technique(), from, to))
+                    .to(orNull(a.to(), from, to))
+                    .target(orNull(a.target(), from, to))
+                    .build();
         }
         if (tag instanceof Tag.Position p) {
-            return new Tag.Position(
-                    p.t(),
-                    or(p.position(), from, to),
-                    p.holder(),
-                    p.guard(),
-                    p.side(),
-                    p.variant(),
-                    p.cause(),
-                    orNull(p.technique(), from, to),
-                    p.threat(),
-                    orNull(p.base(), from, to),
-                    p.info());
+            return p.builder()
+                    .position(or(p.position(), from, to))
+                    .technique(orNull(p.technique(), from, to))
+                    .base(orNull(p.base(), from, to))
+                    .build();
         }
         if (tag instanceof Tag.Grip g) {
             return new Tag.Grip(

@@ -294,22 +294,18 @@ final class Meaning {
         if (p.answer != null) {
             words.add("answered by " + p.answer.replace('-', ' '));
         }
-        Tag.Action action = new Tag.Action(
-                t,
-                by,
-                technique.code(),
-                null,
-                sides,
-                outcome,
-                reached,
-                target == null ? null : target.code(),
-                null,
-                p.answer,
-                null,
-                p.checks,
-                p.feinted == null ? null : p.feinted.code(),
-                p.believed,
-                info);
+        Tag.Action action = Tag.Action.of(t, by, technique.code())
+                .builder()
+                .sides(sides)
+                .outcome(outcome)
+                .reached(reached)
+                .to(target == null ? null : target.code())
+                .answer(p.answer)
+                .checks(p.checks)
+                .target(p.feinted == null ? null : p.feinted.code())
+                .believed(p.believed)
+                .info(info)
+                .build();
         List<Tag> tags = new ArrayList<>();
         tags.add(action);
         if (completed && submission) {

@@ -191,19 +191,14 @@ public record Answer(Asked asked, List<Claim> claims, Evidence evidence) {
                     ? ""
                     : ", by " + ("self".equals(r.by()) ? "own " : "the other's ")
                             + q.lexicon().techniqueName(r.technique());
-            return new Claim(
+            return Claim.of(
                     "ask.next." + r.from() + "." + r.role() + "." + r.to() + "." + r.toRole() + "." + r.technique(),
                     Claim.Topic.REACTION,
                     "ask.next",
                     words(q.lexicon().positionName(r.to()) + " (" + r.toRole() + ")" + how),
                     Claim.Unit.SHARE,
                     r.estimate(),
-                    null,
-                    r.trials(),
-                    null,
-                    0,
-                    List.of(),
-                    null);
+                    r.trials());
         }
     }
 }

@@ -41,21 +41,14 @@ final class ChainsPage {
 
     private Claim claim(Chain c) {
         Estimate e = new Estimate(
-                c.exchanges(),
-                c.exchanges(),
+                new Estimate.Observed(c.exchanges(), c.exchanges(), c.lift(), c.matches(), c.exchanges()),
                 c.lift(),
-                c.lift(),
-                c.liftLo(),
-                Math.max(c.lift(), 2 * c.lift() - c.liftLo()),
-                0.95,
-                c.matches(),
-                c.exchanges(),
+                new Estimate.Interval(c.liftLo(), Math.max(c.lift(), 2 * c.lift() - c.liftLo()), 0.95),
                 c.grade(),
-                1,
-                String.format(java.util.Locale.ROOT, "%.1f expected", c.expected()),
+                new Estimate.Reference(1, String.format(java.util.Locale.ROOT, "%.1f expected", c.expected())),
                 null,
                 c.trials().stream().map(t -> t.tag()).toList());
-        return new Claim(
+        return Claim.of(
                 "chain." + String.join("+", c.symbols()).replace(' ', '.'),
                 Claim.Topic.CHAIN,
                 "chain",
@@ -65,12 +58,7 @@ final class ChainsPage {
                         String.format(java.util.Locale.ROOT, "%.1f", c.expected())),
                 Claim.Unit.TIMES_EXPECTED,
                 e,
-                null,
-                c.trials(),
-                null,
-                0,
-                List.of(),
-                null);
+                c.trials());
     }
 
     /** "guard pull, the other's toreando, lasso sweep". */
@@ -126,10 +114,13 @@ final class ChainsPage {
 
     private Claim hint(Shared s) {
         return q.plain(
-                "mate." + s.mate() + "." + String.join("+", s.chain().symbols()),
-                Claim.Topic.CHAIN,
-                "chain.mate",
-                q.words(q.evidence().index().name(s.mate()), words(s.chain().steps())),
-                Chains.trials(s.exchanges(), s.chain().symbols()));
+                        "mate." + s.mate() + "." + String.join("+", s.chain().symbols()),
+                        Claim.Topic.CHAIN,
+                        "chain.mate",
+                        q.words(
+                                q.evidence().index().name(s.mate()),
+                                words(s.chain().steps())),
+                        Chains.trials(s.exchanges(), s.chain().symbols()))
+                .shown(Claim.Prominence.DETAIL);
     }
 }

@@ -13,30 +13,71 @@ import org.jspecify.annotations.Nullable;
  *
  * @param id stable for athlete, kind and subject, so that a pinned claim is found again when the numbers change
  * @param topic which question it answers
- * @param template key of the sentence in the bundle {@code Claims}
- * @param args words for the sentence, the athlete's surname first
+ * @param sentence how it is said
  * @param unit what its number counts
  * @param estimate its number; for {@link Topic#NOT_SEEN} the interval is [0, upper bound]
- * @param side for side claims, else null
  * @param trials one per dot, in match order
- * @param withoutUnsure the mean without unsure tags, or null when there are none
- * @param hidden occurrences left out because what matters was not visible
- * @param doubts what all its successes have in common
- * @param note key of a remark on how it was counted, or null
+ * @param remarks what else is to be said of the number
  */
 public record Claim(
-        String id,
-        Topic topic,
-        String template,
-        List<String> args,
-        Unit unit,
-        Estimate estimate,
-        @Nullable SideBias side,
-        List<Trial> trials,
-        @Nullable Double withoutUnsure,
-        int hidden,
-        List<Level.Doubt> doubts,
-        @Nullable String note) {
+        String id, Topic topic, Sentence sentence, Unit unit, Estimate estimate, List<Trial> trials, Remarks remarks) {
+    /**
+     * How a claim is said.
+     *
+     * @param template key of the sentence in the bundle {@code Claims}
+     * @param args words for the sentence, the athlete's surname first
+     */
+    public record Sentence(String template, List<String> args) {
+        public Sentence {
+            args = List.copyOf(args);
+        }
+    }
+
+    /** Where a claim is said. */
+    public enum Prominence {
+        /** Among what is worth saying of the athlete, when its number is. */
+        HEADLINE,
+        /** On its page only. */
+        DETAIL,
+        /** On its page only and compared with nobody: it tells what was seen of a kind, not what is done there. */
+        COVERAGE
+    }
+
+    /**
+     * What else is to be said of a number.
+     *
+     * @param side for side claims, else null
+     * @param withoutUnsure the mean without unsure tags, or null when there are none
+     * @param hidden occurrences left out because what matters was not visible
+     * @param doubts what all its successes have in common
+     * @param note key of a remark on how it was counted, or null
+     */
+    public record Remarks(
+            Prominence prominence,
+            @Nullable SideBias side,
+            @Nullable Double withoutUnsure,
+            int hidden,
+            List<Level.Doubt> doubts,
+            @Nullable String note) {
+        static final Remarks NONE = new Remarks(Prominence.HEADLINE, null, null, 0, List.of(), null);
+
+        public Remarks {
+            doubts = List.copyOf(doubts);
+        }
+    }
+
+    /** A claim of which nothing else is to be said. */
+    public static Claim of(
+            String id,
+            Topic topic,
+            String template,
+            List<String> args,
+            Unit unit,
+            Estimate estimate,
+            List<Trial> trials) {
+        return new Claim(id, topic, new Sentence(template, args), unit, estimate, trials, Remarks.NONE);
+    }
+
     /** The questions of a profile, in the order in which a match asks them. */
     public enum Topic {
         OPENING,
@@ -85,9 +126,71 @@ public record Claim(
     private static final Set<Topic> WORKS = Set.of(Topic.TECHNIQUE, Topic.FINISH, Topic.LADDER);
 
     public Claim {
-        args = List.copyOf(args);
         trials = List.copyOf(trials);
-        doubts = List.copyOf(doubts);
+    }
+
+    /** Key of the sentence. */
+    public String template() {
+        return sentence.template();
+    }
+
+    /** Words for the sentence, the athlete's surname first. */
+    public List<String> args() {
+        return sentence.args();
+    }
+
+    /** Which side, for side claims; else null. */
+    public @Nullable SideBias side() {
+        return remarks.side();
+    }
+
+    /** The mean without unsure tags, or null when there are none. */
+    public @Nullable Double withoutUnsure() {
+        return remarks.withoutUnsure();
+    }
+
+    /** Occurrences left out because what matters was not visible. */
+    public int hidden() {
+        return remarks.hidden();
+    }
+
+    /** What all its successes have in common. */
+    public List<Level.Doubt> doubts() {
+        return remarks.doubts();
+    }
+
+    /** Key of a remark on how it was counted, or null. */
+    public @Nullable String note() {
+        return remarks.note();
+    }
+
+    private Claim with(Remarks r) {
+        return new Claim(id, topic, sentence, unit, estimate, trials, r);
+    }
+
+    /** The same said elsewhere. */
+    Claim shown(Prominence where) {
+        return with(new Remarks(where, side(), withoutUnsure(), hidden(), doubts(), note()));
+    }
+
+    /** The same with its side. */
+    Claim sided(@Nullable SideBias s) {
+        return with(new Remarks(remarks.prominence(), s, withoutUnsure(), hidden(), doubts(), note()));
+    }
+
+    /** The same with its mean without unsure tags. */
+    Claim withoutUnsure(@Nullable Double mean) {
+        return with(new Remarks(remarks.prominence(), side(), mean, hidden(), doubts(), note()));
+    }
+
+    /** The same with the number of occurrences that were left out. */
+    Claim hiding(int occurrences) {
+        return with(new Remarks(remarks.prominence(), side(), withoutUnsure(), occurrences, doubts(), note()));
+    }
+
+    /** The same with its doubts. */
+    Claim doubted(List<Level.Doubt> about) {
+        return with(new Remarks(remarks.prominence(), side(), withoutUnsure(), hidden(), about, note()));
     }
 
     /** Distance by which the interval clears the library's average; 0 when it contains it or there is none. */
@@ -107,12 +210,12 @@ public record Claim(
 
     /** The same under another sentence. */
     public Claim says(Topic about, String key, List<String> words) {
-        return new Claim(id, about, key, words, unit, estimate, side, trials, withoutUnsure, hidden, doubts, note);
+        return new Claim(id, about, new Sentence(key, words), unit, estimate, trials, remarks);
     }
 
     /** The same with a note, by its key. */
-    public Claim noted(String key) {
-        return new Claim(id, topic, template, args, unit, estimate, side, trials, withoutUnsure, hidden, doubts, key);
+    public Claim noted(@Nullable String key) {
+        return with(new Remarks(remarks.prominence(), side(), withoutUnsure(), hidden(), doubts(), key));
     }
 
     /** Whether two claims of one kind rest on the same tags and count the same of them. */

@@ -97,19 +97,10 @@ final class ClaimFactory {
             sure = Proportion.of(trials.stream().filter(t -> !t.unsure()).toList(), prior, rho, stream(id))
                     .mean();
         }
-        return new Claim(
-                id,
-                topic,
-                template,
-                args,
-                Claim.Unit.SHARE,
-                all,
-                null,
-                trials,
-                sure,
-                hidden,
-                Level.of(evidence, trials),
-                null);
+        return Claim.of(id, topic, template, args, Claim.Unit.SHARE, all, trials)
+                .withoutUnsure(sure)
+                .hiding(hidden)
+                .doubted(Level.of(evidence, trials));
     }
 
     /** A proportion that no library average belongs to. */
@@ -137,19 +128,14 @@ final class ClaimFactory {
             e = e.against(
                     baseline.share(wanted, denominator, evidence.athlete()), "average of the others in the library");
         }
-        return new Claim(
+        return Claim.of(
                 id,
                 topic,
                 template,
                 args,
                 Claim.Unit.TIME_SHARE,
                 e,
-                null,
-                places.stream().map(p -> p.trial(true)).toList(),
-                null,
-                0,
-                List.of(),
-                null);
+                places.stream().map(p -> p.trial(true)).toList());
     }
 
     /**
@@ -182,8 +168,7 @@ final class ClaimFactory {
         }
         List<TagRef> tags = events.stream().map(Trial::tag).toList();
         Estimate all = Rate.of(matches, prior, tags);
-        return new Claim(
-                id, topic, template, args, Claim.Unit.PER_TEN_MINUTES, all, null, events, null, 0, List.of(), null);
+        return Claim.of(id, topic, template, args, Claim.Unit.PER_TEN_MINUTES, all, events);
     }
 
     /** How often a technique is tried while it could be; null when it never could. */
@@ -207,19 +192,7 @@ final class ClaimFactory {
         if (ms.isEmpty()) {
             return null;
         }
-        return new Claim(
-                id,
-                topic,
-                template,
-                args,
-                Claim.Unit.TIME,
-                Median.of(ms, trials),
-                null,
-                trials,
-                null,
-                0,
-                List.of(),
-                null);
+        return Claim.of(id, topic, template, args, Claim.Unit.TIME, Median.of(ms, trials), trials);
     }
 
     /** Success with something less success without it; the dots are both, those with it first. */
@@ -245,20 +218,21 @@ final class ClaimFactory {
             words.add(Long.toString((long) e.n()));
         }
         Estimate e = new Estimate(
-                a.x() + b.x(),
-                a.n() + b.n(),
-                a.raw() - b.raw(),
+                new Estimate.Observed(
+                        a.x() + b.x(),
+                        a.n() + b.n(),
+                        a.raw() - b.raw(),
+                        (int) trials.stream()
+                                .map(t -> t.tag().match())
+                                .distinct()
+                                .count(),
+                        Math.min(a.effective(), b.effective())),
                 d.value(),
-                d.lo(),
-                d.hi(),
-                Estimate.LEVEL,
-                (int) trials.stream().map(t -> t.tag().match()).distinct().count(),
-                Math.min(a.effective(), b.effective()),
+                new Estimate.Interval(d.lo(), d.hi()),
                 grade,
-                Double.NaN,
-                prior.source(),
+                new Estimate.Reference(Double.NaN, prior.source()),
                 null,
                 trials.stream().map(Trial::tag).toList());
-        return new Claim(id, topic, template, words, Claim.Unit.DIFFERENCE, e, null, trials, null, 0, List.of(), null);
+        return Claim.of(id, topic, template, words, Claim.Unit.DIFFERENCE, e, trials);
     }
 }

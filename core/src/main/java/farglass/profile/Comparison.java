@@ -61,8 +61,7 @@ public record Comparison(List<Row> rows, List<MatchRecord> meetings) {
         return COMPARED.contains(c.unit())
                 && c.topic() != Claim.Topic.NOT_SEEN
                 && c.topic() != Claim.Topic.CHAIN
-                // what was seen of a family of places is not what is done there
-                && !c.id().startsWith("coverage.")
+                && c.remarks().prominence() != Claim.Prominence.COVERAGE
                 && Double.isFinite(c.estimate().mean());
     }
 
@@ -79,33 +78,25 @@ public record Comparison(List<Row> rows, List<MatchRecord> meetings) {
         }
         Estimate e = other.estimate();
         Estimate flipped = new Estimate(
-                e.n() - e.x(),
-                e.n(),
-                1 - e.raw(),
+                new Estimate.Observed(e.n() - e.x(), e.n(), 1 - e.raw(), e.matches(), e.effective()),
                 1 - e.mean(),
-                1 - e.hi(),
-                1 - e.lo(),
-                e.level(),
-                e.matches(),
-                e.effective(),
+                new Estimate.Interval(1 - e.hi(), 1 - e.lo(), e.level()),
                 e.grade(),
-                e.baseline(),
-                e.prior(),
+                new Estimate.Reference(e.baseline(), e.prior()),
                 null,
                 e.tags());
-        return new Claim(
-                other.id(),
-                other.topic(),
-                mine.template(),
-                other.args(),
-                other.unit(),
-                flipped,
-                other.side(),
-                other.trials().stream().map(t -> t.turned()).toList(),
-                null,
-                other.hidden(),
-                other.doubts(),
-                other.note());
+        return Claim.of(
+                        other.id(),
+                        other.topic(),
+                        mine.template(),
+                        other.args(),
+                        other.unit(),
+                        flipped,
+                        other.trials().stream().map(t -> t.turned()).toList())
+                .sided(other.side())
+                .hiding(other.hidden())
+                .doubted(other.doubts())
+                .noted(other.note());
     }
 
     private static List<MatchRecord> meetings(LibraryIndex index, String a, String b) {

@@ -86,33 +86,20 @@ final class DwellSection {
             int matches =
                     (int) trials.stream().map(t -> t.tag().match()).distinct().count();
             Estimate e = new Estimate(
-                    trials.stream().filter(Trial::worked).count(),
-                    trials.size(),
+                    new Estimate.Observed(
+                            trials.stream().filter(Trial::worked).count(),
+                            trials.size(),
+                            p.value(),
+                            matches,
+                            effective),
                     p.value(),
-                    p.value(),
-                    p.lo(),
-                    p.hi(),
-                    Estimate.LEVEL,
-                    matches,
-                    effective,
+                    new Estimate.Interval(p.lo(), p.hi()),
                     Grade.of(effective, matches, p.hi() - p.lo()),
-                    Double.NaN,
-                    "",
+                    new Estimate.Reference(Double.NaN, ""),
                     null,
                     trials.stream().map(Trial::tag).toList());
-            claims.add(new Claim(
-                    id,
-                    topic,
-                    id,
-                    q.words(Long.toString(ms / 1000)),
-                    Claim.Unit.SHARE,
-                    e,
-                    null,
-                    trials,
-                    null,
-                    0,
-                    List.of(),
-                    curve.clustered() ? "note.stops" : "note.independent"));
+            claims.add(Claim.of(id, topic, id, q.words(Long.toString(ms / 1000)), Claim.Unit.SHARE, e, trials)
+                    .noted(curve.clustered() ? "note.stops" : "note.independent"));
         });
     }
 }

@@ -79,19 +79,10 @@ final class FinishesPage {
                 trials.add(new Trial(t.tag(), t.index(), t.t(), places.contains(i), t.weight(), t.unsure()));
             }
             Claim c = ending("finish.by", q.words(q.lexicon().techniqueName(technique)), trials);
-            claims.add(new Claim(
-                    "finish.by." + technique,
-                    c.topic(),
-                    c.template(),
-                    c.args(),
-                    c.unit(),
-                    c.estimate(),
-                    null,
-                    trials,
-                    c.withoutUnsure(),
-                    0,
-                    c.doubts(),
-                    null));
+            claims.add(Claim.of(
+                            "finish.by." + technique, c.topic(), c.template(), c.args(), c.unit(), c.estimate(), trials)
+                    .withoutUnsure(c.withoutUnsure())
+                    .doubted(c.doubts()));
         });
         return claims;
     }

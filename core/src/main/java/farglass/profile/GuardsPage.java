@@ -156,18 +156,14 @@ final class GuardsPage {
                 c.topic(),
                 c.template() + ".of",
                 q.words(c.args().get(1), q.lexicon().positionName(code)));
-        return new Claim(
-                c.id() + "." + code,
-                worded.topic(),
-                worded.template(),
-                worded.args(),
-                c.unit(),
-                c.estimate(),
-                null,
-                c.trials(),
-                null,
-                0,
-                List.of(),
-                c.note());
+        return Claim.of(
+                        c.id() + "." + code,
+                        worded.topic(),
+                        worded.template(),
+                        worded.args(),
+                        c.unit(),
+                        c.estimate(),
+                        c.trials())
+                .noted(c.note());
     }
 }

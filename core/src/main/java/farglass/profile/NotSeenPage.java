@@ -72,21 +72,14 @@ final class NotSeenPage {
     private Claim never(
             String id, String template, List<String> words, Claim.Unit unit, double n, int matches, double upper) {
         Estimate e = new Estimate(
+                new Estimate.Observed(0, n, 0, matches, matches),
                 0,
-                n,
-                0,
-                0,
-                0,
-                upper,
-                0.95,
-                matches,
-                matches,
+                new Estimate.Interval(0, upper, 0.95),
                 Grade.of(matches, matches, unit == Claim.Unit.SHARE ? upper : 0),
-                Double.NaN,
-                "exact upper bound",
+                new Estimate.Reference(Double.NaN, "exact upper bound"),
                 null,
                 List.of());
-        return new Claim(id, Claim.Topic.NOT_SEEN, template, words, unit, e, null, List.of(), null, 0, List.of(), null);
+        return Claim.of(id, Claim.Topic.NOT_SEEN, template, words, unit, e, List.of());
     }
 
     private boolean attacks(Evidence.Act a, String limb) {
@@ -151,16 +144,17 @@ final class NotSeenPage {
                     .collect(Collectors.joining(", "));
             if (!missing.isEmpty() && positions.size() > 1) {
                 claims.add(q.share(
-                        "coverage." + family,
-                        Claim.Topic.PLACE,
-                        "never.place",
-                        q.words(
-                                family.replace('-', ' '),
-                                missing,
-                                Integer.toString(seen.size()),
-                                Integer.toString(positions.size())),
-                        (place, role) -> q.evidence().placeFamily(place).equals(family),
-                        (place, role) -> true));
+                                "coverage." + family,
+                                Claim.Topic.PLACE,
+                                "never.place",
+                                q.words(
+                                        family.replace('-', ' '),
+                                        missing,
+                                        Integer.toString(seen.size()),
+                                        Integer.toString(positions.size())),
+                                (place, role) -> q.evidence().placeFamily(place).equals(family),
+                                (place, role) -> true)
+                        .shown(Claim.Prominence.COVERAGE));
             }
         });
         return claims;

@@ -32,34 +32,14 @@ public final class OwnClaims {
         int matches = (int) trials.stream().map(t -> t.tag().match()).distinct().count();
         double effective = ww == 0 ? 0 : Math.min(w * w / ww, w);
         Estimate e = new Estimate(
+                new Estimate.Observed(trials.size(), trials.size(), trials.size(), matches, effective),
                 trials.size(),
-                trials.size(),
-                trials.size(),
-                trials.size(),
-                trials.size(),
-                trials.size(),
-                Estimate.LEVEL,
-                matches,
-                effective,
-                // without a denominator nothing is more than fair
+                new Estimate.Interval(trials.size(), trials.size()),
                 Grade.of(effective, matches, 1),
-                Double.NaN,
-                "",
+                new Estimate.Reference(Double.NaN, ""),
                 null,
                 trials.stream().map(Trial::tag).toList());
-        return new Claim(
-                id,
-                Claim.Topic.OWN,
-                "own",
-                List.of("", sentence),
-                Claim.Unit.COUNT,
-                e,
-                null,
-                trials,
-                null,
-                0,
-                List.of(),
-                null);
+        return Claim.of(id, Claim.Topic.OWN, "own", List.of("", sentence), Claim.Unit.COUNT, e, trials);
     }
 
     private static int indexOf(Evidence.Seen seen, String tag) {

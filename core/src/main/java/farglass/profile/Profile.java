@@ -132,7 +132,7 @@ public record Profile(
     }
 
     private static boolean worth(Claim c) {
-        if (c.id().startsWith("chosen.") || c.id().startsWith("coverage.") || c.id().startsWith("mate.")) {
+        if (c.remarks().prominence() != Claim.Prominence.HEADLINE) {
             return false;
         }
         if (c.template().endsWith(".none")) {

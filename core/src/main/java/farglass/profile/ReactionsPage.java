@@ -67,19 +67,14 @@ final class ReactionsPage {
 
     private Claim claim(String template, Reactions.Row row, @Nullable String trigger, Reactions.Answer a) {
         String key = a.answer().equals("none") ? template + ".none" : template;
-        return new Claim(
+        return Claim.of(
                 template + "." + row.trigger() + "." + a.answer(),
                 Claim.Topic.REACTION,
                 key,
                 q.words(trigger, name(a.answer()), success(a.conceded())),
                 Claim.Unit.SHARE,
                 a.share(),
-                null,
-                a.trials(),
-                null,
-                0,
-                List.of(),
-                null);
+                a.trials());
     }
 
     private static String success(Estimate e) {

@@ -103,13 +103,14 @@ final class Techniques {
                 .distinct()
                 .sorted()
                 .forEach(code -> claims.add(q.plain(
-                        "chosen." + code,
-                        Claim.Topic.TECHNIQUE,
-                        template,
-                        q.words(q.lexicon().techniqueName(code)),
-                        all.stream()
-                                .map(a -> a.trial(a.action().technique().equals(code)))
-                                .toList())));
+                                "chosen." + code,
+                                Claim.Topic.TECHNIQUE,
+                                template,
+                                q.words(q.lexicon().techniqueName(code)),
+                                all.stream()
+                                        .map(a -> a.trial(a.action().technique().equals(code)))
+                                        .toList())
+                        .shown(Claim.Prominence.DETAIL)));
         return mostFirst(claims);
     }
 
@@ -177,19 +178,10 @@ final class Techniques {
                 isRight ? toPreferred : away,
                 isRight ? away : toPreferred,
                 c.estimate().grade());
-        claims.add(new Claim(
-                c.id(),
-                c.topic(),
-                c.template(),
-                c.args(),
-                c.unit(),
-                c.estimate(),
-                bias,
-                trials,
-                c.withoutUnsure(),
-                hidden,
-                List.of(),
-                null));
+        claims.add(Claim.of(c.id(), c.topic(), c.template(), c.args(), c.unit(), c.estimate(), trials)
+                .sided(bias)
+                .withoutUnsure(c.withoutUnsure())
+                .hiding(hidden));
     }
 
     private static @Nullable Side which(Tag.Action a, boolean first) {

@@ -289,18 +289,13 @@ public final class MatchMaker {
 
         private void lock(Tag.Action action, Technique technique, int threat, MatchTime t) {
             MatchTime when = t.compareTo(here.t()) > 0 ? t : here.t().plus(1);
-            move(new Tag.Position(
-                    when,
-                    "LCK",
-                    action.by(),
-                    here.guard(),
-                    null,
-                    null,
-                    Cause.FORCED,
-                    technique.code(),
-                    threat,
-                    here.position(),
-                    TagInfo.NONE));
+            move(Tag.Position.of(when, "LCK", action.by(), here.guard())
+                    .builder()
+                    .cause(Cause.FORCED)
+                    .technique(technique.code())
+                    .threat(threat)
+                    .base(here.position())
+                    .build());
         }
 
         private void fail(Tag.Action begun, Technique technique, MatchTime end) {

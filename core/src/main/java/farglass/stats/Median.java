@@ -35,18 +35,11 @@ public final class Median {
         int matches = (int) trials.stream().map(t -> t.tag().match()).distinct().count();
         double width = middle <= 0 ? 1 : (hi - lo) / middle;
         return new Estimate(
-                n,
-                n,
+                new Estimate.Observed(n, n, middle, matches, effective),
                 middle,
-                middle,
-                lo,
-                hi,
-                Estimate.LEVEL,
-                matches,
-                effective,
+                new Estimate.Interval(lo, hi),
                 Grade.of(effective, matches, width <= STRONG_WIDTH ? Grade.STRONG_WIDTH : 1),
-                Double.NaN,
-                "",
+                new Estimate.Reference(Double.NaN, ""),
                 null,
                 trials.stream().map(Trial::tag).toList());
     }

@@ -45,18 +45,11 @@ public final class Proportion {
         double effective = n == 0 ? 0 : Math.min(w * w / ww, w);
         double width = n == 0 ? 1 : Grade.jeffreysWidth(wx / w, effective);
         return new Estimate(
-                x,
-                n,
-                n == 0 ? Double.NaN : x / n,
+                new Estimate.Observed(x, n, n == 0 ? Double.NaN : x / n, matches, effective),
                 posterior.mean(),
-                posterior.quantile(Estimate.LOWER),
-                posterior.quantile(Estimate.UPPER),
-                Estimate.LEVEL,
-                matches,
-                effective,
+                new Estimate.Interval(posterior.quantile(Estimate.LOWER), posterior.quantile(Estimate.UPPER)),
                 Grade.of(effective, matches, width),
-                prior.average(),
-                prior.source(),
+                new Estimate.Reference(prior.average(), prior.source()),
                 matches < CHECK_MATCHES ? null : new Redraw(new ArrayList<>(byMatch.values()), prior, seed),
                 trials.stream().map(Trial::tag).toList());
     }

@@ -61,18 +61,11 @@ public final class Rate {
         double hi = posterior.quantile(Estimate.UPPER);
         double effective = squares == 0 ? 0 : Math.min(weighted * weighted / squares, weighted);
         return new Estimate(
-                events,
-                ms,
-                events / ms * MS_PER_MINUTE * SHOWN_MINUTES,
+                new Estimate.Observed(events, ms, events / ms * MS_PER_MINUTE * SHOWN_MINUTES, seenIn, effective),
                 posterior.mean() * SHOWN_MINUTES,
-                lo * SHOWN_MINUTES,
-                hi * SHOWN_MINUTES,
-                Estimate.LEVEL,
-                seenIn,
-                effective,
+                new Estimate.Interval(lo * SHOWN_MINUTES, hi * SHOWN_MINUTES),
                 grade(effective, seenIn),
-                prior.mean() * SHOWN_MINUTES,
-                prior.source(),
+                new Estimate.Reference(prior.mean() * SHOWN_MINUTES, prior.source()),
                 null,
                 tags);
     }

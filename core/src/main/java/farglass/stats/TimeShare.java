@@ -42,18 +42,11 @@ public final class TimeShare {
         double effective = sumWw == 0 ? 0 : Math.min(sumW * sumW / sumWw, sumW);
         double[] interval = interval(matches, share, weightedAll);
         return new Estimate(
-                in,
-                all,
-                all == 0 ? Double.NaN : in / all,
+                new Estimate.Observed(in, all, all == 0 ? Double.NaN : in / all, seenIn, effective),
                 share,
-                interval[0],
-                interval[1],
-                Estimate.LEVEL,
-                seenIn,
-                effective,
+                new Estimate.Interval(interval[0], interval[1]),
                 Grade.of(effective, seenIn, interval[1] - interval[0]),
-                Double.NaN,
-                "matches as sampling units",
+                new Estimate.Reference(Double.NaN, "matches as sampling units"),
                 null,
                 tags);
     }

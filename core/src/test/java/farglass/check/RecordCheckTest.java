@@ -78,22 +78,11 @@ class RecordCheckTest {
         Corner b = Corner.B;
         Tag[] inGuard = {does(5, a, "guard-pull", "CLG"), place(5, "CLG", b, a)};
         Tag.Action omoplata = tries(20, a, "omoplata").sided(Side.RIGHT);
-        Tag.Action limb = new Tag.Action(
-                omoplata.t(),
-                a,
-                "omoplata",
-                null,
-                omoplata.sides(),
-                null,
-                null,
-                null,
-                null,
-                null,
-                "right-arm",
-                Map.of(),
-                null,
-                null,
-                TagInfo.NONE);
+        Tag.Action limb = Tag.Action.of(omoplata.t(), a, "omoplata")
+                .builder()
+                .sides(omoplata.sides())
+                .limb("right-arm")
+                .build();
         Tag.Remark error = new Tag.Remark(
                 s(5), RemarkKind.ERROR, null, "seen", "reaches back", null, null, Map.of(), TagInfo.NONE);
         return Stream.of(
@@ -162,7 +151,11 @@ class RecordCheckTest {
     }
 
     private static Tag lock(Integer threat) {
-        return new Tag.Position(s(21), "LCK", Corner.A, null, null, null, null, "triangle", threat, null, TagInfo.NONE);
+        return Tag.Position.of(s(21), "LCK", Corner.A, null)
+                .builder()
+                .technique("triangle")
+                .threat(threat)
+                .build();
     }
 
     private static Tag call(Integer value) {

@@ -118,8 +118,11 @@ class PositionLineTest {
 
     @Test
     void aLockKeepsThePlaceUnderIt() {
-        Tag.Position lock =
-                new Tag.Position(s(10), "LCK", Corner.A, null, null, null, null, "armbar", 2, null, TagInfo.NONE);
+        Tag.Position lock = Tag.Position.of(s(10), "LCK", Corner.A, null)
+                .builder()
+                .technique("armbar")
+                .threat(2)
+                .build();
         List<Span> spans = spans(Records.of(held(0, "MNT", Corner.A), lock, end(20)));
         assertThat(spans.get(1).position()).isEqualTo("LCK");
         assertThat(spans.get(1).place()).isEqualTo("MNT");
@@ -153,8 +156,12 @@ class PositionLineTest {
 
     @Test
     void aThreateningLockStandsHighest() {
-        Tag.Position lock =
-                new Tag.Position(s(0), "LCK", Corner.B, null, null, null, null, "armbar", 3, "CLG", TagInfo.NONE);
+        Tag.Position lock = Tag.Position.of(s(0), "LCK", Corner.B, null)
+                .builder()
+                .technique("armbar")
+                .threat(3)
+                .base("CLG")
+                .build();
         MatchRecord r = Records.of(lock, end(5));
         assertThat(PositionLine.standing(spans(r).get(0), r, LEXICON)).isEqualTo(-0.97);
     }

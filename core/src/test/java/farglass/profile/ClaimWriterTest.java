@@ -30,36 +30,24 @@ class ClaimWriterTest {
 
     private static Estimate estimate(double x, double n, double mean, double lo, double hi, int matches) {
         return new Estimate(
-                x,
-                n,
-                n == 0 ? Double.NaN : x / n,
+                new Estimate.Observed(x, n, n == 0 ? Double.NaN : x / n, matches, n),
                 mean,
-                lo,
-                hi,
-                Estimate.LEVEL,
-                matches,
-                n,
+                new Estimate.Interval(lo, hi),
                 Grade.FAIR,
-                Double.NaN,
-                "",
+                new Estimate.Reference(Double.NaN, ""),
                 null,
                 List.of());
     }
 
     private static Claim claim(Claim.Topic topic, Claim.Unit unit, Estimate e, int matches) {
-        return new Claim(
+        return Claim.of(
                 "technique.knee-cut",
                 topic,
                 "technique.pass",
                 List.of("Tolendt", "knee cut"),
                 unit,
                 e,
-                null,
-                trials(matches),
-                null,
-                0,
-                List.of(),
-                null);
+                trials(matches));
     }
 
     @ParameterizedTest
@@ -118,19 +106,18 @@ class ClaimWriterTest {
 
     @Test
     void everythingThatQualifiesTheNumberIsSaid() {
-        Claim c = new Claim(
-                "side.pass",
-                Claim.Topic.SIDE,
-                "side.pass.left",
-                List.of("Tolendt"),
-                Claim.Unit.SHARE,
-                estimate(1, 2, 0.5, 0.1, 0.9, 1).against(0.5, "no side preferred"),
-                new SideBias(1, 1, 0.5, 0.1, SideBias.Word.BOTH_SIDES),
-                trials(1),
-                0.25,
-                3,
-                List.of(Level.Doubt.LOWER_GRADES),
-                null);
+        Claim c = Claim.of(
+                        "side.pass",
+                        Claim.Topic.SIDE,
+                        "side.pass.left",
+                        List.of("Tolendt"),
+                        Claim.Unit.SHARE,
+                        estimate(1, 2, 0.5, 0.1, 0.9, 1).against(0.5, "no side preferred"),
+                        trials(1))
+                .sided(new SideBias(1, 1, 0.5, 0.1, SideBias.Word.BOTH_SIDES))
+                .withoutUnsure(0.25)
+                .hiding(3)
+                .doubted(List.of(Level.Doubt.LOWER_GRADES));
         assertThat(WRITER.notes(c))
                 .contains("from one match only")
                 .contains("all success against lower grades")

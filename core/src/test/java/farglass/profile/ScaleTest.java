@@ -11,7 +11,14 @@ import org.junit.jupiter.params.provider.CsvSource;
 
 class ScaleTest {
     private static Estimate estimate(double mean, double lo, double hi) {
-        return new Estimate(1, 2, 0.5, mean, lo, hi, Estimate.LEVEL, 3, 2, Grade.FAIR, Double.NaN, "", null, List.of());
+        return new Estimate(
+                new Estimate.Observed(1, 2, 0.5, 3, 2),
+                mean,
+                new Estimate.Interval(lo, hi),
+                Grade.FAIR,
+                new Estimate.Reference(Double.NaN, ""),
+                null,
+                List.of());
     }
 
     @ParameterizedTest

@@ -57,7 +57,14 @@ class PublishedTest {
         double p = x / n;
         double middle = (p + z * z / (2 * n)) / (1 + z * z / n);
         double half = z * Math.sqrt(p * (1 - p) / n + z * z / (4 * n * n)) / (1 + z * z / n);
-        return new Estimate(x, n, p, p, middle - half, middle + half, 0.95, 5, n, Grade.FAIR, 0.5, "", null, List.of());
+        return new Estimate(
+                new Estimate.Observed(x, n, p, 5, n),
+                p,
+                new Estimate.Interval(middle - half, middle + half, 0.95),
+                Grade.FAIR,
+                new Estimate.Reference(0.5, ""),
+                null,
+                List.of());
     }
 
     /** Aspirin against placebo, 104 of 11037 and 189 of 11034: log odds ratio 0.605, error 0.123 (Agresti 2002, 3.1.1). */

@@ -2,6 +2,7 @@ package farglass.matchup.advise;
 
 import static java.util.Objects.requireNonNull;
 
+import farglass.matchup.model.Ending;
 import farglass.matchup.model.Exit;
 import farglass.matchup.model.Model;
 import farglass.matchup.model.ModelState;
@@ -261,16 +262,18 @@ public record Proposal(
         }
     }
 
+    /** What advice by score and clock is about. */
+    private record Advised(ModelState place, Option option) {}
+
     private static List<Guide> guide(MeetingSolution solved, Uncertainty uncertainty) {
-        Map<String, List<Uncertainty.Advice>> groups = new LinkedHashMap<>();
+        Map<Advised, List<Uncertainty.Advice>> groups = new LinkedHashMap<>();
         List<Uncertainty.Advice> all = uncertainty != null
                 ? uncertainty.advice()
                 : solved.flow().choices().stream().map(c -> advice(solved, c)).toList();
         for (Uncertainty.Advice a : all) {
             if ((uncertainty == null || a.kept()) && !a.choice().place().paid() && a.gain() > 0) {
-                groups.computeIfAbsent(
-                                a.choice().place().key() + a.choice().option().key(), k -> new ArrayList<>())
-                        .add(a);
+                Advised what = new Advised(a.choice().place(), a.choice().option());
+                groups.computeIfAbsent(what, k -> new ArrayList<>()).add(a);
             }
         }
         List<Guide> guides = new ArrayList<>();
@@ -316,12 +319,12 @@ public record Proposal(
     }
 
     private static List<Forecast> forecasts(MeetingSolution solved, Uncertainty u) {
-        Map<String, Double> ends = solved.flow().endings();
+        Map<Ending, Double> ends = solved.flow().endings();
         List<Forecast> list = new ArrayList<>();
         list.add(forecast(
                 "win", null, u == null ? solved.planned().win() : u.planned().mean()));
-        list.add(forecast("submission.ours", null, ends.getOrDefault("us:submission", 0.0)));
-        list.add(forecast("submission.theirs", null, ends.getOrDefault("them:submission", 0.0)));
+        list.add(forecast("submission.ours", null, ends.getOrDefault(Ending.WON_BY_SUBMISSION, 0.0)));
+        list.add(forecast("submission.theirs", null, ends.getOrDefault(Ending.LOST_BY_SUBMISSION, 0.0)));
         Outcomes o =
                 new Simulator(solved.planned().programme(), solved.planned().policy()).run(20_000, 1, () -> false);
         o.visited().entrySet().stream()

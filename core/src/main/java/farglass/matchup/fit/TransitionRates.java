@@ -201,7 +201,7 @@ public final class TransitionRates {
     }
 
     Observed.Book book(boolean ours) {
-        return book(ours);
+        return requireNonNull(own.get(ours));
     }
 
     /** Places by how long anybody was in them, those of the two weighing more; as our athlete sees them. */

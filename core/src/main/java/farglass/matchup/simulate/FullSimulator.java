@@ -10,6 +10,7 @@ import farglass.match.MatchRecord;
 import farglass.match.Outcome;
 import farglass.match.Tag;
 import farglass.match.TagInfo;
+import farglass.matchup.model.Ending;
 import farglass.matchup.model.Model;
 import farglass.matchup.model.ModelState;
 import farglass.matchup.solve.BackwardInduction;
@@ -21,6 +22,7 @@ import farglass.rules.Scoring;
 import farglass.time.MatchTime;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
@@ -126,30 +128,35 @@ public final class FullSimulator {
     }
 
     private Outcomes chunk(long from, long to, long seed) {
-        Map<String, Long> endings = new TreeMap<>();
-        Map<String, Long> scores = new TreeMap<>();
+        Map<Ending, Long> endings = new EnumMap<>(Ending.class);
+        Map<FinalScore, Long> scores = new TreeMap<>();
         for (long i = from; i < to; i++) {
             Score s = Scoring.of(record(seed + i), model.rules(), lexicon);
             endings.merge(ending(s), 1L, Long::sum);
-            scores.merge(s.points(Corner.A) + "-" + s.points(Corner.B), 1L, Long::sum);
+            scores.merge(new FinalScore(s.points(Corner.A), s.points(Corner.B)), 1L, Long::sum);
         }
         return new Outcomes(to - from, endings, scores, Map.of(), Map.of());
     }
 
-    private static String ending(Score s) {
+    private static Ending ending(Score s) {
         Corner winner = s.result().winner();
         if (winner == null) {
-            return "draw";
+            return Ending.DRAW;
         }
-        String how = switch (s.result().method()) {
-            case SUBMISSION -> "submission";
-            case DISQUALIFICATION -> "disqualified";
-            default ->
-                s.points(Corner.A) != s.points(Corner.B)
-                        ? "points"
-                        : s.advantages(Corner.A) != s.advantages(Corner.B) ? "advantages" : "penalties";
+        boolean won = winner == Corner.A;
+        return switch (s.result().method()) {
+            case SUBMISSION -> won ? Ending.WON_BY_SUBMISSION : Ending.LOST_BY_SUBMISSION;
+            case DISQUALIFICATION -> won ? Ending.WON_BY_DISQUALIFICATION : Ending.LOST_BY_DISQUALIFICATION;
+            default -> {
+                if (s.points(Corner.A) != s.points(Corner.B)) {
+                    yield won ? Ending.WON_BY_POINTS : Ending.LOST_BY_POINTS;
+                }
+                if (s.advantages(Corner.A) != s.advantages(Corner.B)) {
+                    yield won ? Ending.WON_BY_ADVANTAGES : Ending.LOST_BY_ADVANTAGES;
+                }
+                yield won ? Ending.WON_BY_PENALTIES : Ending.LOST_BY_PENALTIES;
+            }
         };
-        return (winner == Corner.A ? "us:" : "them:") + how;
     }
 
     /** One match, always the same for a seed. */
@@ -280,22 +287,14 @@ public final class FullSimulator {
 
         private void action(Model.Way w, Corner by, Outcome o, int level, @Nullable String to) {
             MatchTime t = MatchTime.ofMs(now);
-            tags.add(new Tag.Action(
-                    t,
-                    by,
-                    requireNonNull(w.exit().technique()),
-                    null,
-                    List.of(),
-                    o,
-                    level,
-                    to,
-                    t,
-                    null,
-                    null,
-                    Map.of(),
-                    null,
-                    null,
-                    name()));
+            tags.add(Tag.Action.of(t, by, requireNonNull(w.exit().technique()))
+                    .builder()
+                    .outcome(o)
+                    .reached(level)
+                    .to(to)
+                    .until(t)
+                    .info(name())
+                    .build());
         }
 
         private TagInfo name() {
@@ -316,18 +315,10 @@ public final class FullSimulator {
         private void place(int to) {
             s = to;
             Tag.Position p = places[to];
-            tags.add(new Tag.Position(
-                    MatchTime.ofMs(now),
-                    p.position(),
-                    p.holder(),
-                    p.guard(),
-                    null,
-                    null,
-                    null,
-                    null,
-                    null,
-                    null,
-                    name()));
+            tags.add(Tag.Position.of(MatchTime.ofMs(now), p.position(), p.holder(), p.guard())
+                    .builder()
+                    .info(name())
+                    .build());
         }
     }
 

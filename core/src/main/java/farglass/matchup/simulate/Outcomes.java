@@ -1,5 +1,7 @@
 package farglass.matchup.simulate;
 
+import farglass.matchup.model.Ending;
+import java.util.EnumMap;
 import java.util.Map;
 import java.util.TreeMap;
 
@@ -7,15 +9,15 @@ import java.util.TreeMap;
  * What many simulated matches came to.
  *
  * @param n matches
- * @param endings how often each ending came: {@code us:submission}, {@code them:points}, {@code draw} and so on
- * @param scores how often each final score in points came, as {@code ours-theirs}
+ * @param endings how often each ending came
+ * @param scores how often each final score in points came
  * @param visited share of matches in which a place was reached, by its key
  * @param minutes mean minutes in a place, by its key
  */
 public record Outcomes(
         long n,
-        Map<String, Long> endings,
-        Map<String, Long> scores,
+        Map<Ending, Long> endings,
+        Map<FinalScore, Long> scores,
         Map<String, Double> visited,
         Map<String, Double> minutes) {
     public Outcomes {
@@ -28,8 +30,8 @@ public record Outcomes(
     /** Share won; a draw counts one half. */
     public double win() {
         double won = 0;
-        for (Map.Entry<String, Long> e : endings.entrySet()) {
-            won += e.getKey().startsWith("us:") ? e.getValue() : e.getKey().equals("draw") ? e.getValue() / 2.0 : 0;
+        for (Map.Entry<Ending, Long> e : endings.entrySet()) {
+            won += e.getValue() * e.getKey().value();
         }
         return won / n;
     }
@@ -38,9 +40,9 @@ public record Outcomes(
     public double standardError() {
         double mean = win();
         double square = 0;
-        for (Map.Entry<String, Long> e : endings.entrySet()) {
-            double v = e.getKey().startsWith("us:") ? 1 : e.getKey().equals("draw") ? 0.5 : 0;
-            square += e.getValue() * (v - mean) * (v - mean);
+        for (Map.Entry<Ending, Long> e : endings.entrySet()) {
+            double off = e.getKey().value() - mean;
+            square += e.getValue() * off * off;
         }
         return n < 2 ? 0 : Math.sqrt(square / (n - 1.0) / n);
     }
@@ -48,8 +50,8 @@ public record Outcomes(
     /** All runs together. */
     public static Outcomes sum(Iterable<Outcomes> parts) {
         long n = 0;
-        Map<String, Long> endings = new TreeMap<>();
-        Map<String, Long> scores = new TreeMap<>();
+        Map<Ending, Long> endings = new EnumMap<>(Ending.class);
+        Map<FinalScore, Long> scores = new TreeMap<>();
         Map<String, Double> visited = new TreeMap<>();
         Map<String, Double> minutes = new TreeMap<>();
         for (Outcomes o : parts) {

@@ -1,7 +1,6 @@
 package farglass.matchup.simulate;
 
-import static java.util.Objects.requireNonNull;
-
+import farglass.matchup.model.Ending;
 import farglass.matchup.model.Model;
 import farglass.matchup.solve.BackwardInduction;
 import farglass.matchup.solve.Grid;
@@ -10,6 +9,7 @@ import farglass.matchup.solve.Policy;
 import farglass.rules.PenaltyEffect;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
@@ -26,40 +26,36 @@ import org.jspecify.annotations.Nullable;
  */
 public final class Simulator {
     private static final int CHUNK = 10_000;
-    private static final int DRAW = 0;
-    private static final String[] ENDINGS = {
-        "draw",
-        "us:points",
-        "us:advantages",
-        "us:submission",
-        "them:points",
-        "them:advantages",
-        "them:penalties",
-        "them:submission",
-        "them:disqualified"
-    };
 
     private final BackwardInduction programme;
     private final Model model;
     private final Grid grid;
-    private final Policy policy;
+    private final @Nullable Policy policy;
     /** By phase, place and option. */
     private final Race[][][] races;
 
     /** All that can happen in a place under an option. */
     private static final class Race {
-        /** Running sums of rates, the last of them the total. */
-        private double @Nullable [] until;
-
-        private int @Nullable [] to;
-        private int @Nullable [] points;
-        private int @Nullable [] advantages;
         /** Marks a stalling call. */
         private static final int CALL = -3;
+
+        /** Running sums of rates, the last of them the total. */
+        private final double[] until;
+
+        private final int[] to;
+        private final int[] points;
+        private final int[] advantages;
+
+        Race(int ways) {
+            until = new double[ways];
+            to = new int[ways];
+            points = new int[ways];
+            advantages = new int[ways];
+        }
     }
 
     /** @param policy null for the natural mix */
-    public Simulator(BackwardInduction programme, Policy policy) {
+    public Simulator(BackwardInduction programme, @Nullable Policy policy) {
         this.programme = programme;
         this.model = programme.model();
         this.grid = programme.grid();
@@ -94,11 +90,7 @@ public final class Simulator {
         }
         // the most frequent first, because a search begins there
         rows.sort((a, b) -> Double.compare(b[0], a[0]));
-        Race r = new Race();
-        r.until = new double[rows.size()];
-        r.to = new int[rows.size()];
-        r.points = new int[rows.size()];
-        r.advantages = new int[rows.size()];
+        Race r = new Race(rows.size());
         double sum = 0;
         for (int i = 0; i < rows.size(); i++) {
             sum += rows.get(i)[0];
@@ -135,8 +127,8 @@ public final class Simulator {
     private final class Worker {
         private final UniformRandomProvider rng;
         private final ZigguratSampler.Exponential exponential;
-        private final long[] endings = new long[ENDINGS.length];
-        private final Map<Integer, long[]> scores = new TreeMap<>();
+        private final Map<Ending, Long> endings = new EnumMap<>(Ending.class);
+        private final Map<FinalScore, Long> scores = new TreeMap<>();
         private final long[] visits = new long[model.states().size()];
         private final long[] visitedIn = new long[model.states().size()];
         private final double[] minutes = new double[model.states().size()];
@@ -151,18 +143,9 @@ public final class Simulator {
 
         Outcomes play(long n) {
             for (long i = 0; i < n; i++) {
-                endings[match(i)]++;
-                scores.computeIfAbsent(ours * 1000 + theirs, k -> new long[1])[0]++;
+                endings.merge(match(i), 1L, Long::sum);
+                scores.merge(new FinalScore(ours, theirs), 1L, Long::sum);
             }
-            Map<String, Long> ends = new TreeMap<>();
-            for (int i = 0; i < endings.length; i++) {
-                if (endings[i] > 0) {
-                    ends.put(ENDINGS[i], endings[i]);
-                }
-            }
-            Map<String, Long> points = new TreeMap<>();
-            scores.forEach((k, v) ->
-                    points.put(Math.floorDiv(k + 500, 1000) + "-" + (Math.floorMod(k + 500, 1000) - 500), v[0]));
             Map<String, Double> seen = new TreeMap<>();
             Map<String, Double> time = new TreeMap<>();
             for (int s = 0; s < visits.length; s++) {
@@ -170,10 +153,10 @@ public final class Simulator {
                 seen.put(key, visits[s] / (double) n);
                 time.put(key, minutes[s] / n);
             }
-            return new Outcomes(n, ends, points, seen, time);
+            return new Outcomes(n, endings, scores, seen, time);
         }
 
-        private int match(long number) {
+        private Ending match(long number) {
             int s = 0;
             int k = 0;
             int advantages = 0;
@@ -191,7 +174,7 @@ public final class Simulator {
                 Race race = race(step, s, k, advantages);
                 // the clock runs through the steps, in each at the pace of what is chosen there
                 while (true) {
-                    double total = requireNonNull(race.until).length == 0 ? 0 : race.until[race.until.length - 1];
+                    double total = race.until.length == 0 ? 0 : race.until[race.until.length - 1];
                     double boundary = (step + 1) * dt;
                     if (left < total * (boundary - t)) {
                         t += left / total;
@@ -212,25 +195,25 @@ public final class Simulator {
                 while (e < race.until.length - 1 && race.until[e] <= pick) {
                     e++;
                 }
-                if (requireNonNull(race.to)[e] == Model.WON) {
-                    return 3;
+                if (race.to[e] == Model.WON) {
+                    return Ending.WON_BY_SUBMISSION;
                 } else if (race.to[e] == Model.LOST) {
-                    return 7;
+                    return Ending.LOST_BY_SUBMISSION;
                 } else if (race.to[e] == Race.CALL) {
                     PenaltyEffect effect = grid.nextCall(k);
                     if (effect.loses()) {
-                        return 8;
+                        return Ending.LOST_BY_DISQUALIFICATION;
                     }
                     advantages -= grid.advantages() > 0 ? effect.advantages() : 0;
                     theirs += effect.points();
                     k = grid.afterCall(k);
                 } else {
-                    if (requireNonNull(race.points)[e] > 0) {
+                    if (race.points[e] > 0) {
                         ours += race.points[e];
                     } else {
                         theirs -= race.points[e];
                     }
-                    advantages += requireNonNull(race.advantages)[e];
+                    advantages += race.advantages[e];
                     s = race.to[e];
                     visit(s, number);
                 }
@@ -249,16 +232,20 @@ public final class Simulator {
             return races[programme.late(step) ? 1 : 0][s][x];
         }
 
-        private int atTheEnd(int advantages, int k) {
+        private Ending atTheEnd(int advantages, int k) {
             int lead = ours - theirs;
             double v = grid.atTheEnd(lead, advantages, k);
             if (v == 0.5) {
-                return DRAW;
+                return Ending.DRAW;
             }
+            boolean won = v > 0.5;
             if (lead != 0) {
-                return v > 0.5 ? 1 : 4;
+                return won ? Ending.WON_BY_POINTS : Ending.LOST_BY_POINTS;
             }
-            return advantages != 0 && grid.advantages() > 0 ? v > 0.5 ? 2 : 5 : 6;
+            if (advantages != 0 && grid.advantages() > 0) {
+                return won ? Ending.WON_BY_ADVANTAGES : Ending.LOST_BY_ADVANTAGES;
+            }
+            return Ending.LOST_BY_PENALTIES;
         }
     }
 }

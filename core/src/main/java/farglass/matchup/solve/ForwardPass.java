@@ -1,16 +1,17 @@
 package farglass.matchup.solve;
 
+import farglass.matchup.model.Ending;
 import farglass.matchup.model.Exit;
 import farglass.matchup.model.Model;
 import farglass.matchup.model.ModelState;
 import farglass.rules.PenaltyEffect;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.TreeMap;
 
 /**
  * Where a match goes under a policy: one pass forward from the beginning. It gives the time spent everywhere, how matches end, and
@@ -36,7 +37,7 @@ public final class ForwardPass {
     private final double[][][] theirSlopes;
     private final double[] finished = new double[2];
     private double disqualified;
-    private final Map<String, Double> endings = new TreeMap<>();
+    private final Map<Ending, Double> endings = new EnumMap<>(Ending.class);
     /** By place and option: how much of the time there it is taken. */
     private final double[][] taken;
 
@@ -136,10 +137,10 @@ public final class ForwardPass {
     }
 
     private void end() {
-        endings.put("us:submission", finished[0]);
-        endings.put("them:submission", finished[1]);
+        endings.put(Ending.WON_BY_SUBMISSION, finished[0]);
+        endings.put(Ending.LOST_BY_SUBMISSION, finished[1]);
         if (disqualified > 0) {
-            endings.put("them:disqualified", disqualified);
+            endings.put(Ending.LOST_BY_DISQUALIFICATION, disqualified);
         }
         for (int s = 0; s < minutes.length; s++) {
             for (int k = 0; k < grid.calls; k++) {
@@ -148,7 +149,10 @@ public final class ForwardPass {
                         double m = mass[grid.cell(s, k, a, p)];
                         double v = grid.atTheEnd(p, a, k);
                         if (m > 0) {
-                            endings.merge(v == 0.5 ? "draw" : v > 0.5 ? "us:score" : "them:score", m, Double::sum);
+                            endings.merge(
+                                    v == 0.5 ? Ending.DRAW : v > 0.5 ? Ending.WON_ON_SCORE : Ending.LOST_ON_SCORE,
+                                    m,
+                                    Double::sum);
                             clipped += grid.points > 0 && Math.abs(p) == grid.points ? m : 0;
                         }
                     }
@@ -376,7 +380,7 @@ public final class ForwardPass {
     }
 
     /** Chances of the ways a match ends: us:submission, us:score, draw, them:score, them:submission, them:disqualified. */
-    public Map<String, Double> endings() {
+    public Map<Ending, Double> endings() {
         return endings;
     }
 

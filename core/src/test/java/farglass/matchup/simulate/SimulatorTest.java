@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 import farglass.match.MatchAthlete;
 import farglass.match.MatchRecord;
 import farglass.match.Tag;
+import farglass.matchup.model.Ending;
 import farglass.matchup.model.ModelState;
 import farglass.matchup.solve.BackwardInduction;
 import farglass.matchup.solve.ForwardPass;
@@ -40,8 +41,8 @@ class SimulatorTest {
         Outcomes played = new Simulator(p, best.policy()).run(MATCHES, 8, () -> false);
         assertThat(played.win()).isCloseTo(best.win(), within(3 * played.standardError() + 0.002));
         ForwardPass flow = ForwardPass.of(best);
-        double finishes = played.endings().get("us:submission") / (double) MATCHES;
-        assertThat(flow.endings().get("us:submission")).isCloseTo(finishes, within(0.003));
+        double finishes = played.endings().get(Ending.WON_BY_SUBMISSION) / (double) MATCHES;
+        assertThat(flow.endings().get(Ending.WON_BY_SUBMISSION)).isCloseTo(finishes, within(0.003));
         double standing = played.minutes().get("STD=");
         assertThat(flow.minutes(ModelState.START)).isCloseTo(standing, within(0.02));
         assertThat(played.visited()).containsEntry("STD=", 1.0);

@@ -50,7 +50,7 @@ class ForwardPassTest {
         double all = 0;
         for (var e : f.endings().entrySet()) {
             all += e.getValue();
-            win += e.getKey().startsWith("us:") ? e.getValue() : e.getKey().equals("draw") ? e.getValue() / 2 : 0;
+            win += e.getKey().value() * e.getValue();
         }
         assertThat(all).isCloseTo(1, within(0.005));
         assertThat(win).isCloseTo(s.win(), within(0.005));

@@ -4,8 +4,10 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import farglass.matchup.advise.Meeting;
+import farglass.matchup.model.Ending;
 import farglass.matchup.model.Model;
 import farglass.matchup.model.StateSpace;
+import farglass.matchup.simulate.FinalScore;
 import farglass.matchup.simulate.Outcomes;
 import farglass.matchup.simulate.Small;
 import farglass.rules.PenaltyEffect;
@@ -160,13 +162,22 @@ class GridTest {
     @Test
     void outcomesAddUp() {
         Outcomes one = new Outcomes(
-                4, Map.of("us:points", 3L, "draw", 1L), Map.of("2-0", 4L), Map.of("STD=", 1.0), Map.of("STD=", 2.0));
+                4,
+                Map.of(Ending.WON_BY_POINTS, 3L, Ending.DRAW, 1L),
+                Map.of(new FinalScore(2, 0), 4L),
+                Map.of("STD=", 1.0),
+                Map.of("STD=", 2.0));
         Outcomes two = new Outcomes(
-                6, Map.of("them:submission", 6L), Map.of("0-0", 6L), Map.of("STD=", 0.5), Map.of("STD=", 1.0));
+                6,
+                Map.of(Ending.LOST_BY_SUBMISSION, 6L),
+                Map.of(new FinalScore(0, 0), 6L),
+                Map.of("STD=", 0.5),
+                Map.of("STD=", 1.0));
         Outcomes sum = Outcomes.sum(List.of(one, two));
         assertThat(sum.n()).isEqualTo(10);
         assertThat(sum.win()).isCloseTo(0.35, within(1e-12));
-        assertThat(new TreeMap<>(sum.scores())).containsExactly(Map.entry("0-0", 6L), Map.entry("2-0", 4L));
+        assertThat(new TreeMap<>(sum.scores()))
+                .containsExactly(Map.entry(new FinalScore(0, 0), 6L), Map.entry(new FinalScore(2, 0), 4L));
         assertThat(sum.visited().get("STD=")).isCloseTo(0.7, within(1e-12));
         assertThat(sum.minutes().get("STD=")).isCloseTo(1.4, within(1e-12));
         // by hand: values 1, 1, 1, 1/2 and six 0 around 0.35

@@ -60,22 +60,11 @@ class MapFinderTest {
         for (int i = 0; i < places.length; i++) {
             Corner holder = i % 2 == 0 ? Corner.A : Corner.B;
             tags.add(Tag.Position.of(s(4.3 + 6.7 * i), places[i], holder, null));
-            tags.add(new Tag.Action(
-                    s(7 + 6.7 * i),
-                    holder,
-                    "knee-cut",
-                    null,
-                    List.of(),
-                    null,
-                    1,
-                    null,
-                    s(8.2 + 6.7 * i),
-                    null,
-                    null,
-                    java.util.Map.of(),
-                    null,
-                    null,
-                    TagInfo.NONE));
+            tags.add(Tag.Action.of(s(7 + 6.7 * i), holder, "knee-cut")
+                    .builder()
+                    .reached(1)
+                    .until(s(8.2 + 6.7 * i))
+                    .build());
         }
         tags.add(new Tag.Stop(s(29.4), "out-of-bounds", TagInfo.NONE));
         tags.add(new Tag.Resume(s(29.4), "STD", null, null, TagInfo.NONE));

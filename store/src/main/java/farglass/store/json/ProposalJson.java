@@ -79,7 +79,9 @@ public final class ProposalJson {
                                 u.gain().hi()));
         m.put("answered", Row.of("win", solved.answered().win()));
         m.put("cautious", Row.of("win", solved.cautious()));
-        m.put("endings", new TreeMap<>(solved.flow().endings()));
+        Map<String, Object> endings = new TreeMap<>();
+        solved.flow().endings().forEach((e, share) -> endings.put(e.code(), share));
+        m.put("endings", endings);
         m.put("clipped", solved.flow().clipped());
         m.put("timeInState", time());
         m.put("policy", policy());
