@@ -21,7 +21,9 @@ public final class ArchitectureRules {
     public static final ArchRule NO_CYCLES =
             slices().matching("farglass.(**)").should().beFreeOfCycles();
 
-    /** Nothing is shared by way of a class: neither a field that can be set anew nor a collection that can be filled. */
+    /**
+     * Nothing is shared by way of a class: neither a field that can be set anew nor a collection that can be filled.
+     */
     public static final ArchRule NO_MUTABLE_STATIC_STATE = noMutableStaticStateBut(Set.of());
 
     private ArchitectureRules() {}

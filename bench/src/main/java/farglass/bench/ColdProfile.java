@@ -12,8 +12,8 @@ import java.util.List;
 import java.util.concurrent.CompletableFuture;
 
 /**
- * Profiles from a library on disk, each time opened, read and indexed anew; prints the milliseconds of each as soon as it is
- * there, and at the end the highest memory of the process in MB.
+ * Profiles from a library on disk, each time opened, read and indexed anew; prints the milliseconds of each as soon as
+ * it is there, and at the end the highest memory of the process in MB.
  */
 final class ColdProfile {
     private ColdProfile() {}

@@ -23,10 +23,10 @@ import java.util.Objects;
 import java.util.Optional;
 
 /**
- * Types every attempt and every place of the demo's filmed matches again, as an analyst would who knows the short forms,
- * and counts the keys, Enter included. The likely next tags are held against all attempts of the whole demo library, each
- * match against a model of all others. Every phrase is read
- * by the real reader and must give the tag of the record, field for field; what no phrase can say is counted apart.
+ * Types every attempt and every place of the demo's filmed matches again, as an analyst would who knows the short
+ * forms, and counts the keys, Enter included. The likely next tags are held against all attempts of the whole demo
+ * library, each match against a model of all others. Every phrase is read by the real reader and must give the tag of
+ * the record, field for field; what no phrase can say is counted apart.
  */
 final class KeystrokeBench {
     private static final int CHOICES = 5;
@@ -37,7 +37,9 @@ final class KeystrokeBench {
     private int first;
     private int amongFive;
     private int unsaid;
-    /** Whether the phrases of this match are typed in every way to find the shortest; its choices are looked at anyway. */
+    /**
+     * Whether the phrases of this match are typed in every way to find the shortest; its choices are looked at anyway.
+     */
     private boolean typed;
 
     record Figures(int tags, double median, double mean, int attempts, double first, double amongFive, int unsaid) {}

@@ -21,8 +21,8 @@ import java.util.concurrent.Callable;
 import java.util.function.UnaryOperator;
 
 /**
- * Profiles from a library of 2,000 matches with 300,000 tags: warm, cold from disk in a process of its own, after one tag has
- * changed, and how the cost grows.
+ * Profiles from a library of 2,000 matches with 300,000 tags: warm, cold from disk in a process of its own, after one
+ * tag has changed, and how the cost grows.
  */
 final class LibraryBench {
     private static final int MATCHES = 2000;
@@ -147,7 +147,10 @@ final class LibraryBench {
         return Tag.Action.of(a.t(), a.by().other(), a.technique()).result(a.outcome(), 1, a.to(), a.until());
     }
 
-    /** From disk: by a program that runs and opens the library anew, and from the start of a process as a command is run. */
+    /**
+     * From disk: by a program that runs and opens the library anew, and from the start of a process as a command is
+     * run.
+     */
     private void cold(Path file, List<MatchRecord> records) throws Exception {
         try (Library library = Library.open(file, Clock.systemUTC())) {
             library.addAll(records);

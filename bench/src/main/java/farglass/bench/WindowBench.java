@@ -22,8 +22,8 @@ import javafx.scene.input.KeyEvent;
 import javafx.stage.Stage;
 
 /**
- * From the Enter key to the tag drawn: the key goes to the real window (drawn off screen), the clock stops when the pulse
- * that lays out and paints the changed tide line is over.
+ * From the Enter key to the tag drawn: the key goes to the real window (drawn off screen), the clock stops when the
+ * pulse that lays out and paints the changed tide line is over.
  */
 final class WindowBench {
     private static final int RUNS = 60;

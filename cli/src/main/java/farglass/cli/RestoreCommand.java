@@ -15,7 +15,9 @@ import picocli.CommandLine.Command;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
 
-/** Brings a library back from a backup, whole or match by match, after a backup of what is there; prints what differed. */
+/**
+ * Brings a library back from a backup, whole or match by match, after a backup of what is there; prints what differed.
+ */
 @Command(
         name = "restore",
         description = "Brings a library, or single matches, back from a backup",

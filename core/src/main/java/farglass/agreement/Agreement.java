@@ -30,7 +30,10 @@ public record Agreement(
     private static final long STEP_MS = 1000;
     private static final int BLOCK = 30;
 
-    /** How far two records of one match agree; times within the tolerance count as the same. The seed is that of the bootstrap. */
+    /**
+     * How far two records of one match agree; times within the tolerance count as the same. The seed is that of the
+     * bootstrap.
+     */
     public static Agreement of(MatchRecord first, MatchRecord second, long toleranceMs, Lexicon lexicon, long seed) {
         PositionLine a = PositionLine.of(first.withFilms(List.of()), lexicon);
         PositionLine b = PositionLine.of(second.withFilms(List.of()), lexicon);

@@ -9,8 +9,8 @@ import org.apache.commons.rng.UniformRandomProvider;
 import org.apache.commons.rng.simple.RandomSource;
 
 /**
- * Cohen's kappa of two sequences of labels, with its large-sample standard error (Cohen 1960; Fleiss, Cohen and Everitt 1969,
- * the non-null form) and one from a moving-block bootstrap, since neighbouring seconds are not independent.
+ * Cohen's kappa of two sequences of labels, with its large-sample standard error (Cohen 1960; Fleiss, Cohen and Everitt
+ * 1969, the non-null form) and one from a moving-block bootstrap, since neighbouring seconds are not independent.
  *
  * @param kappa 1 for complete agreement, 0 for what chance would give; NaN where chance alone gives complete agreement
  * @param se standard error for independent items; NaN with kappa

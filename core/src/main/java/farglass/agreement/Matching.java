@@ -18,8 +18,8 @@ import org.jgrapht.graph.DefaultWeightedEdge;
 import org.jgrapht.graph.SimpleWeightedGraph;
 
 /**
- * Which tags of two records are the same: one to one, as many as possible, then with as many equal fields as possible, then as
- * near in time as possible (the Hungarian method, Kuhn 1955).
+ * Which tags of two records are the same: one to one, as many as possible, then with as many equal fields as possible,
+ * then as near in time as possible (the Hungarian method, Kuhn 1955).
  *
  * @param pairs in the order of the first record
  * @param onlyFirst indices of tags that only the first has

@@ -29,8 +29,8 @@ import java.util.Set;
 import org.jspecify.annotations.Nullable;
 
 /**
- * The slides of a briefing, in the order of the plan: what it is about; every fork with the claims it rests on; the claims that no
- * fork uses; conduct; notes.
+ * The slides of a briefing, in the order of the plan: what it is about; every fork with the claims it rests on; the
+ * claims that no fork uses; conduct; notes.
  */
 public final class Briefing {
     /** Moments shown of one slide. */

@@ -1,4 +1,7 @@
-/** What an athlete is told before the match: claims, forks, conduct and notes in the order of the plan, with their moments. */
+/**
+ * What an athlete is told before the match: claims, forks, conduct and notes in the order of the plan, with their
+ * moments.
+ */
 @NullMarked
 package farglass.brief;
 

@@ -5,9 +5,9 @@ import java.util.Arrays;
 import java.util.List;
 
 /**
- * Minutes of training shared out among skills: m_i minutes bring worth_i g_i / 0.1 (1 - exp(-m_i / t_i)) of win chance. In whole
- * rounds, one after the other to whatever gains most by it, which is exactly optimal because every gain is concave and stands by
- * itself (a separable concave resource problem; Gross 1956).
+ * Minutes of training shared out among skills: m_i minutes bring worth_i g_i / 0.1 (1 - exp(-m_i / t_i)) of win chance.
+ * In whole rounds, one after the other to whatever gains most by it, which is exactly optimal because every gain is
+ * concave and stands by itself (a separable concave resource problem; Gross 1956).
  *
  * @param shares in the order of the wants
  * @param roundMinutes length of a round
@@ -75,7 +75,10 @@ public record Allocation(List<Share> shares, int roundMinutes, int unmet, double
         return w.after((rounds + 1) * roundMinutes) - w.after(rounds * roundMinutes);
     }
 
-    /** Gives the least minutes, the most valuable skills first; what is left of the rounds, negative when they did not suffice. */
+    /**
+     * Gives the least minutes, the most valuable skills first; what is left of the rounds, negative when they did not
+     * suffice.
+     */
     private static int least(List<Want> wants, int[] given, int rounds, int roundMinutes) {
         Integer[] order = new Integer[wants.size()];
         Arrays.setAll(order, i -> i);
@@ -93,8 +96,8 @@ public record Allocation(List<Share> shares, int roundMinutes, int unmet, double
     }
 
     /**
-     * Water-filling: every skill gets minutes until one more brings as much everywhere, or its least (Boyd and Vandenberghe, Convex
-     * Optimization, example 5.2).
+     * Water-filling: every skill gets minutes until one more brings as much everywhere, or its least (Boyd and
+     * Vandenberghe, Convex Optimization, example 5.2).
      */
     private static double bound(List<Want> wants, double minutes) {
         double low = 0;

@@ -10,8 +10,8 @@ import java.util.Map;
 import org.jspecify.annotations.Nullable;
 
 /**
- * The rounds of an allocation laid on training days. Hard and light days take turns; in the last week there is at most one hard
- * round a day, in the last three days none, and the day before the event is free.
+ * The rounds of an allocation laid on training days. Hard and light days take turns; in the last week there is at most
+ * one hard round a day, in the last three days none, and the day before the event is free.
  *
  * @param unplaced rounds that found no day
  */

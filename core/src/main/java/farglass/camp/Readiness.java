@@ -10,8 +10,8 @@ import java.util.List;
 import org.apache.commons.statistics.distribution.BetaDistribution;
 
 /**
- * How well a skill stands, from matches and, discounted, from training: Beta(1/2 + successes, 1/2 + failures), each try in training
- * counting as so much of one in a match (a power prior; Ibrahim and Chen 2000).
+ * How well a skill stands, from matches and, discounted, from training: Beta(1/2 + successes, 1/2 + failures), each try
+ * in training counting as so much of one in a match (a power prior; Ibrahim and Chen 2000).
  *
  * @param worked in matches, of an action of theirs: stopped; weighted
  * @param tries in matches, weighted
@@ -63,8 +63,8 @@ public record Readiness(double worked, double tries, int trained, int trainedTri
     }
 
     /**
-     * The wishes of a plan with every success chance that training has spoken to moved toward what it showed. A figure the user set
-     * stays his.
+     * The wishes of a plan with every success chance that training has spoken to moved toward what it showed. A figure
+     * the user set stays his.
      *
      * @param reason why, for the plan's list of figures set by hand
      */

@@ -10,8 +10,9 @@ import java.util.List;
 import java.util.Map;
 
 /**
- * Where every place stands on the chart: across is the distance between the athletes, height the standing value for the one it is
- * drawn for. The same place always stands at the same spot, whatever was seen, so that the chart is learned once.
+ * Where every place stands on the chart: across is the distance between the athletes, height the standing value for the
+ * one it is drawn for. The same place always stands at the same spot, whatever was seen, so that the chart is learned
+ * once.
  */
 public final class ChartPlan {
     private static final double APART_X = 0.075;
@@ -43,7 +44,10 @@ public final class ChartPlan {
         return new double[] {p.across(), (1 - value) / 2};
     }
 
-    /** Pushes spots that would cover one another apart, the same way every time; by numbers alone, as it is asked millions of times. */
+    /**
+     * Pushes spots that would cover one another apart, the same way every time; by numbers alone, as it is asked
+     * millions of times.
+     */
     private void spread() {
         List<double[]> all = new ArrayList<>(spots.values());
         double[] xs = all.stream().mapToDouble(p -> p[0]).toArray();

@@ -15,8 +15,8 @@ import java.util.List;
 import java.util.Optional;
 
 /**
- * The second pass: what is still to be said of tags that the first pass made in haste, one question at a time, each with
- * its likely answers.
+ * The second pass: what is still to be said of tags that the first pass made in haste, one question at a time, each
+ * with its likely answers.
  */
 public final class SecondPass {
     /** Families in which it matters what the other did about it. */

@@ -8,8 +8,8 @@ import java.util.LinkedHashMap;
 import java.util.Map;
 
 /**
- * Differences between table and tags that somebody has looked at. Both versions stay; the tag says which one holds: as called,
- * or as seen (a field {@code settled} beside those of the format).
+ * Differences between table and tags that somebody has looked at. Both versions stay; the tag says which one holds: as
+ * called, or as seen (a field {@code settled} beside those of the format).
  */
 public final class Settled {
     private static final String FIELD = "settled";

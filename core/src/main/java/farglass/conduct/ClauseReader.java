@@ -10,8 +10,8 @@ import org.jspecify.annotations.Nullable;
 
 /**
  * Reads a clause out of one line: {@code A within 10 s of B}, {@code A at most 2 s at a time}, {@code no A with B},
- * {@code no A without B}, {@code at least 3 A}, {@code at most 1 A}, {@code no A}. A and B are named as everywhere: an action
- * or its family, a grip, a position, a body fact, {@code restart}; {@code our} and {@code their} say whose.
+ * {@code no A without B}, {@code at least 3 A}, {@code at most 1 A}, {@code no A}. A and B are named as everywhere: an
+ * action or its family, a grip, a position, a body fact, {@code restart}; {@code our} and {@code their} say whose.
  */
 public final class ClauseReader {
     private static final String TIME = "(\\d+(?:\\.\\d+)?) ?(?:s|sec|seconds?)";

@@ -16,8 +16,8 @@ import org.jspecify.annotations.Nullable;
 /**
  * Something that film can show.
  *
- * @param ours whether it is our athlete's; of a place, whether he is the one who holds it or plays the guard. A restart is
- *     nobody's
+ * @param ours whether it is our athlete's; of a place, whether he is the one who holds it or plays the guard. A restart
+ * is nobody's
  * @param codes of techniques, grips, positions or body facts; any of them will do
  * @param words as written
  */

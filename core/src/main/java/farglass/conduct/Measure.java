@@ -23,8 +23,8 @@ public sealed interface Measure {
     record Occasion(int tag, MatchTime t, @Nullable Boolean met) {}
 
     /**
-     * Something must follow soon: "collar grip within 10 s of every restart". What is already so counts as done; a window that
-     * the referee or the end cuts short is no occasion unless it was kept before.
+     * Something must follow soon: "collar grip within 10 s of every restart". What is already so counts as done; a
+     * window that the referee or the end cuts short is no occasion unless it was kept before.
      */
     record Soon(EventPattern what, long withinMs, EventPattern after) implements Measure {
         @Override

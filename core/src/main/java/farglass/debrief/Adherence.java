@@ -14,8 +14,8 @@ import org.jspecify.annotations.Nullable;
 /**
  * One branch of a plan in one match.
  *
- * @param met whether the situation came up: for a branch of ours, whether what comes before it happened; for one of theirs, whether
- *     they did it. Null when film cannot show it
+ * @param met whether the situation came up: for a branch of ours, whether what comes before it happened; for one of
+ * theirs, whether they did it. Null when film cannot show it
  * @param followed whether we did what the branch says; null for branches of theirs, and when it did not come up
  * @param outcome best outcome of what was done, or null
  * @param tags indices of the tags that show it

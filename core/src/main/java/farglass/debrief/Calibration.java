@@ -4,9 +4,9 @@ import java.util.ArrayList;
 import java.util.List;
 
 /**
- * How far forecasts can be believed: of what was given so much chance, how much happened. The Brier score is split into reliability,
- * resolution and uncertainty (Murphy 1973), exactly when all forecasts of a bin are the same; what is left over otherwise is
- * {@link #within}.
+ * How far forecasts can be believed: of what was given so much chance, how much happened. The Brier score is split into
+ * reliability, resolution and uncertainty (Murphy 1973), exactly when all forecasts of a bin are the same; what is left
+ * over otherwise is {@link #within}.
  *
  * @param bins from low chances to high, those without a forecast left out
  * @param n forecasts

@@ -11,7 +11,8 @@ import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 
 /**
- * What one person has learned: how every drill is remembered, and how often it was right. Kept as one line of text a drill.
+ * What one person has learned: how every drill is remembered, and how often it was right. Kept as one line of text a
+ * drill.
  *
  * @param lines by id of the drill
  */

@@ -32,8 +32,8 @@ public enum NoteColumn implements Coded {
     private static final double MOST_OF_THEM = 0.6;
 
     /**
-     * What each column probably holds: by its head, else by what stands in it. No role but {@link #NOTE} and {@link #IGNORE}
-     * is given twice.
+     * What each column probably holds: by its head, else by what stands in it. No role but {@link #NOTE} and {@link
+     * #IGNORE} is given twice.
      *
      * @param names names of the two athletes
      */

@@ -11,10 +11,11 @@ import java.util.TreeMap;
 import java.util.function.Function;
 
 /**
- * What a team has changed in the lexicon: terms of its own or with other names and values, checkpoints, and in which language
- * names are shown. Immutable.
+ * What a team has changed in the lexicon: terms of its own or with other names and values, checkpoints, and in which
+ * language names are shown. Immutable.
  *
- * @param shown language of the names shown: {@code en}, {@code pt} or {@code ja}; a term without such a name keeps its own
+ * @param shown language of the names shown: {@code en}, {@code pt} or {@code ja}; a term without such a name keeps its
+ * own
  * @param checkpoints by technique code
  */
 public record OwnTerms(
@@ -128,7 +129,10 @@ public record OwnTerms(
         return next.withCheckpoints(checkpoints);
     }
 
-    /** The term under its name in the language shown, the one it had as an alias; left alone where that name is another's. */
+    /**
+     * The term under its name in the language shown, the one it had as an alias; left alone where that name is
+     * another's.
+     */
     private Lexicon named(Lexicon in, Term t) {
         String name = t.names().get(shown);
         if (name == null || !in.lookUp(name).stream().allMatch(t::equals)) {

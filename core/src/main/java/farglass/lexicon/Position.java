@@ -8,8 +8,8 @@ import java.util.Map;
  *
  * @param code short upper-case code, e.g. {@code DLR}
  * @param name displayed English name
- * @param family family code: standing, seated, closed-half, open-guard, leg-entanglement, passing, pin, back-turtle, lock,
- *     other
+ * @param family family code: standing, seated, closed-half, open-guard, leg-entanglement, passing, pin, back-turtle,
+ * lock, other
  * @param holder whether one athlete is ahead in it
  * @param guard whether one athlete plays guard in it
  * @param value standing value for the holder, -1 (about to be submitted) to 1

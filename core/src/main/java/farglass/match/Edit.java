@@ -5,8 +5,8 @@ import java.util.Collections;
 import java.util.List;
 
 /**
- * A change of a record, with its inverse. Applying an edit to a record it was not made for throws, so that a log can never
- * silently drift from its record.
+ * A change of a record, with its inverse. Applying an edit to a record it was not made for throws, so that a log can
+ * never silently drift from its record.
  */
 public sealed interface Edit {
     /** The record with the change made; throws when the edit was not made for this version of it. */
@@ -170,7 +170,10 @@ public sealed interface Edit {
         return edits.size() == 1 ? edits.get(0) : new Batch(edits);
     }
 
-    /** One edit that makes a record into another of the same id; unknown fields of the record itself are not an edit's to change. */
+    /**
+     * One edit that makes a record into another of the same id; unknown fields of the record itself are not an edit's
+     * to change.
+     */
     static Edit between(MatchRecord before, MatchRecord after) {
         List<Edit> edits = new ArrayList<>();
         for (int i = before.tags().size() - 1; i >= 0; i--) {

@@ -13,8 +13,8 @@ import org.jspecify.annotations.Nullable;
 /**
  * The partition of a record's match time into {@link Span}s.
  *
- * <p>A span ends by a transition, or is censored by a stoppage that restarts elsewhere, by the end, or by a gap of film.
- * The match clock stands still while the match is stopped, so a restart in the same place continues its span.
+ * <p>A span ends by a transition, or is censored by a stoppage that restarts elsewhere, by the end, or by a gap of
+ * film. The match clock stands still while the match is stopped, so a restart in the same place continues its span.
  */
 public final class PositionLine {
     private final List<Span> spans;

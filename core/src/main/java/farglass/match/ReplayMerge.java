@@ -6,8 +6,8 @@ import java.util.Objects;
 import org.jspecify.annotations.Nullable;
 
 /**
- * What to do with tags entered while a replay is on screen: the same thing tagged within 1.5 s of match time is the same
- * thing. Its missing fields are filled, fields that are there win, and nothing is counted twice.
+ * What to do with tags entered while a replay is on screen: the same thing tagged within 1.5 s of match time is the
+ * same thing. Its missing fields are filled, fields that are there win, and nothing is counted twice.
  */
 public final class ReplayMerge {
     static final long WINDOW_MS = 1500;

@@ -8,8 +8,8 @@ import java.util.Map;
 import org.jspecify.annotations.Nullable;
 
 /**
- * Something that was seen at a moment of the match. Codes of positions, techniques and grips are kept as read, also when
- * the lexicon does not know them; fields that a tag may lack are null.
+ * Something that was seen at a moment of the match. Codes of positions, techniques and grips are kept as read, also
+ * when the lexicon does not know them; fields that a tag may lack are null.
  */
 public sealed interface Tag {
     /** When: of an action its beginning, of a position the moment it is reached. */
@@ -331,7 +331,8 @@ public sealed interface Tag {
     /**
      * A remark in words.
      *
-     * @param instead what should have been done: text or a map of technique, grip, direction, timing; null when unstated
+     * @param instead what should have been done: text or a map of technique, grip, direction, timing; null when
+     * unstated
      * @param fields choice, over, reason, except of a preference, in that order, as far as stated
      */
     record Remark(

@@ -12,9 +12,9 @@ public final class Arrival {
     private Arrival() {}
 
     /**
-     * The position tag that follows a completed action: takedowns, sweeps, reversals, passes, pin advances and back takes
-     * put the actor ahead; guard pulls, guard entries and recoveries make him the guard player; an escape leaves the other
-     * ahead unless it reaches a neutral place or is made from above, like posturing out of a guard.
+     * The position tag that follows a completed action: takedowns, sweeps, reversals, passes, pin advances and back
+     * takes put the actor ahead; guard pulls, guard entries and recoveries make him the guard player; an escape leaves
+     * the other ahead unless it reaches a neutral place or is made from above, like posturing out of a guard.
      */
     public static Tag.Position of(MatchTime t, Technique technique, Corner by, Position target) {
         if (target.neutral()) {

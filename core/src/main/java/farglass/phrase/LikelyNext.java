@@ -22,10 +22,11 @@ import org.jspecify.annotations.Nullable;
  * graph. Immutable: {@link #of} counts once.
  *
  * <p>The score of an attempt is how often it was made from such a place in the library, times how much more often this
- * athlete makes it than others would have from the same places (observed over expected, both with {@value #RESERVE} added),
- * plus {@value #OWN_WEIGHT} for every time this athlete made it from this very place. What was tried last then draws the
- * chances towards what has followed it, four times, each time from a narrower view: in the library, in the library from such
- * a place, by this athlete, by this athlete from such a place (Dirichlet smoothing, each view towards the wider one).
+ * athlete makes it than others would have from the same places (observed over expected, both with {@value #RESERVE}
+ * added), plus {@value #OWN_WEIGHT} for every time this athlete made it from this very place. What was tried last then
+ * draws the chances towards what has followed it, four times, each time from a narrower view: in the library, in the
+ * library from such a place, by this athlete, by this athlete from such a place (Dirichlet smoothing, each view towards
+ * the wider one).
  */
 public final class LikelyNext {
     /** How much more an athlete's own habit in a place weighs than the library's. */
@@ -48,7 +49,9 @@ public final class LikelyNext {
     private final Map<String, Map<String, Integer>> observed = new HashMap<>();
 
     private final Map<String, Map<String, Double>> expected = new HashMap<>();
-    /** What followed the attempt before, by the two athletes' places and that attempt; one of them is always the actor. */
+    /**
+     * What followed the attempt before, by the two athletes' places and that attempt; one of them is always the actor.
+     */
     private final Map<String, Map<String, Integer>> after = new HashMap<>();
     /** How often that situation was met with each athlete in it. */
     private final Map<String, Integer> met = new HashMap<>();

@@ -19,8 +19,8 @@ import org.jspecify.annotations.Nullable;
 /** What has been understood of a phrase so far. */
 final class Parts {
     /**
-     * What is meant of several meanings: a grip when its depth was said or the word "grip", a place when why it changed was
-     * said and nothing of an attempt, else what was taken first.
+     * What is meant of several meanings: a grip when its depth was said or the word "grip", a place when why it changed
+     * was said and nothing of an attempt, else what was taken first.
      */
     @Nullable
     Term meant() {

@@ -82,7 +82,9 @@ final class PhraseWords {
     /** Side and level in one: {@code l2} is to the left, as far as the second rung. */
     static final Pattern SIDE_AND_LEVEL = Pattern.compile("([lr])([1-4])");
 
-    /** An attempt that was not completed is near from this rung on, as it is where the rules give an advantage for it. */
+    /**
+     * An attempt that was not completed is near from this rung on, as it is where the rules give an advantage for it.
+     */
     static final Map<String, Integer> NEAR_FROM = Map.of("takedown", 2, "sweep", 2);
 
     static final int NEAR_FROM_OTHERS = 3;

@@ -6,7 +6,9 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
 
-/** "lasso sweep over scissor sweep because of long legs except in no-gi": what is preferred to what, why, and when not. */
+/**
+ * "lasso sweep over scissor sweep because of long legs except in no-gi": what is preferred to what, why, and when not.
+ */
 public final class PreferenceWords {
     private static final Pattern SAID =
             Pattern.compile("(?i)(.+?)(?: over (.+?))?(?: because (.+?))?(?: except (.+?))?");

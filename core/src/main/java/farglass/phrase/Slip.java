@@ -13,8 +13,8 @@ final class Slip {
     private Slip() {}
 
     /**
-     * The one word that is meant; empty when two are equally near, none is near enough, or a longer one begins with what
-     * was typed, which then is still being typed.
+     * The one word that is meant; empty when two are equally near, none is near enough, or a longer one begins with
+     * what was typed, which then is still being typed.
      */
     static Optional<String> meant(String typed, Collection<String> words) {
         int most = typed.length() >= LONG ? 2 : 1;

@@ -25,8 +25,8 @@ import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
 
 /**
- * Which tags are asked for, in the words of the phrase line: {@code tolendt lasso sweep left near completed}. Words of one
- * sort widen (near or completed), words of different sorts narrow (the technique and the side). Immutable.
+ * Which tags are asked for, in the words of the phrase line: {@code tolendt lasso sweep left near completed}. Words of
+ * one sort widen (near or completed), words of different sorts narrow (the technique and the side). Immutable.
  */
 public final class TagQuery {
     private static final int LONGEST = 6;

@@ -13,7 +13,8 @@ import java.util.Map;
 import java.util.Set;
 
 /**
- * How a plan is computed: the dial between own game and this opponent, how hard one can press, and what the user decides himself.
+ * How a plan is computed: the dial between own game and this opponent, how hard one can press, and what the user
+ * decides himself.
  *
  * @param emphasis 0 own game, 1 this opponent
  * @param pressing factor on an action that is pressed, 1 to 3

@@ -212,7 +212,9 @@ public record Plan(
         });
     }
 
-    /** Takes over what was prepared for an earlier meeting; forecasts are made anew, and nothing has been trained yet. */
+    /**
+     * Takes over what was prepared for an earlier meeting; forecasts are made anew, and nothing has been trained yet.
+     */
     public Plan from(Plan earlier) {
         return with(d -> {
             d.pinned = earlier.pinned;

@@ -62,7 +62,10 @@ public record ProposedForks(Fork root, Map<String, Double> chances, Set<String> 
                     next);
         }
 
-        /** Both athletes' record with the way to a node, and for ours whether it is known and whether it can be relied on. */
+        /**
+         * Both athletes' record with the way to a node, and for ours whether it is known and whether it can be relied
+         * on.
+         */
         private String evidence(Proposal.Node n, @Nullable ModelState from) {
             if (from == null || n.ours() == null || n.technique() == null) {
                 return "";

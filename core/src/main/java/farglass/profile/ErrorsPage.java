@@ -33,7 +33,9 @@ final class ErrorsPage {
                         notes()));
     }
 
-    /** Notes of this athlete's matches, whichever of the two they were written about: lessons of debriefs among them. */
+    /**
+     * Notes of this athlete's matches, whichever of the two they were written about: lessons of debriefs among them.
+     */
     private Section notes() {
         List<Figure.Notes.Note> notes = new ArrayList<>();
         q.evidence().matches().stream()

@@ -330,7 +330,10 @@ final class MattersPage {
                 || a.action().t().since(earlier.action().t()) > HARD_MS;
     }
 
-    /** Places where the athlete is ahead that were forced, against those conceded, invited or free: held for ten seconds? */
+    /**
+     * Places where the athlete is ahead that were forced, against those conceded, invited or free: held for ten
+     * seconds?
+     */
     private List<Claim> causes() {
         List<Claim> claims = new ArrayList<>();
         List<Evidence.Visit> ahead = q.evidence().visits((place, role) -> role == Role.HOLDER).stream()

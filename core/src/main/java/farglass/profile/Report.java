@@ -17,8 +17,8 @@ import java.util.Set;
 import java.util.stream.Collectors;
 
 /**
- * An athlete's own report: for a match or a period the recurring faults, each beside a correct example from another film, and
- * what was done well.
+ * An athlete's own report: for a match or a period the recurring faults, each beside a correct example from another
+ * film, and what was done well.
  *
  * @param faults most frequent first
  * @param praise most frequent first

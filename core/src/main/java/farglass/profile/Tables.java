@@ -40,7 +40,8 @@ public record Tables(
      * One place in one role.
      *
      * @param held the share still there
-     * @param exits by the place that follows, most frequent first; the cause of each is its code and the athlete's role there
+     * @param exits by the place that follows, most frequent first; the cause of each is its code and the athlete's role
+     * there
      */
     public record Dwell(Situation at, int stays, Curve held, List<Exit> exits) {}
 

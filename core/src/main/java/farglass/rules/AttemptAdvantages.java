@@ -15,8 +15,9 @@ import java.util.Map;
 import org.jspecify.annotations.Nullable;
 
 /**
- * Advantages for what nearly came off: attempts that got far and were not completed, and scoring places left too early. Both
- * for one attempt count once, and neither counts when the same award is confirmed before control has changed hands.
+ * Advantages for what nearly came off: attempts that got far and were not completed, and scoring places left too early.
+ * Both for one attempt count once, and neither counts when the same award is confirmed before control has changed
+ * hands.
  */
 final class AttemptAdvantages {
     /** An attempt and the place it led to belong together for so long. */

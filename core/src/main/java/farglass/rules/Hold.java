@@ -44,7 +44,10 @@ record Hold(
         return new Near(MatchTime.ofMs(from), who, award, held, needMs, missing, why, tag);
     }
 
-    /** Put together by hand: simulated matches by the thousand pass through here, and a formatter took a tenth of their time. */
+    /**
+     * Put together by hand: simulated matches by the thousand pass through here, and a formatter took a tenth of their
+     * time.
+     */
     private String held(long held, long needMs) {
         long tenths = Math.round(held / 100.0);
         return award + " held " + tenths / 10 + "." + tenths % 10 + " s of " + Math.round(needMs / 1e3);

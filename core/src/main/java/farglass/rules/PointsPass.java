@@ -19,8 +19,8 @@ import java.util.Map;
 import org.jspecify.annotations.Nullable;
 
 /**
- * Goes through the states of a match once: opens a hold where a place is gained, confirms it when it has lasted, and says
- * what was missing when it has not.
+ * Goes through the states of a match once: opens a hold where a place is gained, confirms it when it has lasted, and
+ * says what was missing when it has not.
  */
 final class PointsPass {
     private static final List<String> HELD_STANDING = List.of("SLG", "BLS", "FHS");

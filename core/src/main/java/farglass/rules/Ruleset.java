@@ -14,11 +14,12 @@ import org.jspecify.annotations.Nullable;
  * @param code e.g. {@code points-gi}
  * @param from first day it holds, or null
  * @param to last day it holds, or null
- * @param points points by award code: takedown, sweep, pass, knee-on-belly, mount, back; an award that is missing does not
- *     count
+ * @param points points by award code: takedown, sweep, pass, knee-on-belly, mount, back; an award that is missing does
+ * not count
  * @param holdMs match time for which control must be held, 0 or more
  * @param recoverMs match time a guard must stand before it counts as recovered
- * @param advantages ladder level from which an attempt that was not completed earns an advantage, by family; empty for none
+ * @param advantages ladder level from which an attempt that was not completed earns an advantage, by family; empty for
+ * none
  * @param nearAdvantage whether a scoring place left before the hold is over earns an advantage
  * @param dgpTop what coming up on top out of a double guard pull earns: "advantage" or "none"
  * @param penalties what each penalty does, in order

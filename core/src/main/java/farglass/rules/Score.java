@@ -71,7 +71,9 @@ public record Score(
     public record Near(
             MatchTime t, Corner who, String award, long heldMs, long needMs, String missing, String why, int tag) {}
 
-    /** @param from what it was given for: a family, {@code near-} and an award, {@code penalty} or {@code double-pull} */
+    /**
+     * @param from what it was given for: a family, {@code near-} and an award, {@code penalty} or {@code double-pull}
+     */
     public record Advantage(
             MatchTime t, Corner who, String from, @Nullable String why, int tag) {}
 

@@ -26,8 +26,8 @@ import java.util.TreeMap;
 import org.jspecify.annotations.Nullable;
 
 /**
- * Works out the score of a record under a ruleset, from positions, actions and the referee's penalties. What the table called
- * is compared and never counted. The same input gives the same score.
+ * Works out the score of a record under a ruleset, from positions, actions and the referee's penalties. What the table
+ * called is compared and never counted. The same input gives the same score.
  */
 public final class Scoring {
     private final MatchRecord record;

@@ -8,9 +8,9 @@ import java.util.ArrayList;
 import java.util.List;
 
 /**
- * How a made-up broadcast shows a match: an entrance, live film, at every stoppage a still wait and a half-speed replay of
- * what led to it, and after the end a replay of the finish. The clock stands while the match does, so no match time is
- * missing.
+ * How a made-up broadcast shows a match: an entrance, live film, at every stoppage a still wait and a half-speed replay
+ * of what led to it, and after the end a replay of the finish. The clock stands while the match does, so no match time
+ * is missing.
  */
 public final class Broadcast {
     private static final long ENTRANCE_MS = 3000;

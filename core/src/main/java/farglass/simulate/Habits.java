@@ -6,8 +6,8 @@ import java.util.Map;
 import java.util.function.Consumer;
 
 /**
- * What usually follows what: an attempt calls for another of one's own, or for an answer of the other athlete. These are
- * the common sequences of the sport; a {@link Style} may put sequences of its own before them.
+ * What usually follows what: an attempt calls for another of one's own, or for an answer of the other athlete. These
+ * are the common sequences of the sport; a {@link Style} may put sequences of its own before them.
  */
 final class Habits {
     /** Chance that an athlete who has just made an attempt, or met one, does what he always does then. */

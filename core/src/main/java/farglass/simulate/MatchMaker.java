@@ -28,9 +28,9 @@ import org.jspecify.annotations.Nullable;
 
 /**
  * Makes a match between two styles: a race of exponential clocks over all attempts that the lexicon allows where the
- * athletes are, each attempt with a side, a ladder level and an outcome drawn from the styles, until a submission or the
- * end of time. What was just tried often calls for what comes next ({@link Habits}). The table's calls follow the usual
- * points.
+ * athletes are, each attempt with a side, a ladder level and an outcome drawn from the styles, until a submission or
+ * the end of time. What was just tried often calls for what comes next ({@link Habits}). The table's calls follow the
+ * usual points.
  */
 public final class MatchMaker {
     private static final String[] ANSWERS = {"posture", "frame", "post-and-return", "grip-strip", "hip-switch"};
@@ -162,7 +162,10 @@ public final class MatchMaker {
             }
         }
 
-        /** What the one who acted goes on with, or what the other answers, out of habit; null when neither has a habit here. */
+        /**
+         * What the one who acted goes on with, or what the other answers, out of habit; null when neither has a habit
+         * here.
+         */
         private @Nullable Option usual(List<Option> options) {
             if (cue == null) {
                 return null;
@@ -222,7 +225,9 @@ public final class MatchMaker {
             return found;
         }
 
-        /** "Any" in the lexicon is about what may be tagged; a made-up athlete attacks from where attacks make sense. */
+        /**
+         * "Any" in the lexicon is about what may be tagged; a made-up athlete attacks from where attacks make sense.
+         */
         private boolean sensible(Technique t, Corner by, boolean contested) {
             boolean ahead = here.holder() == by;
             return switch (t.family()) {

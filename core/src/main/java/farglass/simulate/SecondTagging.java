@@ -18,9 +18,9 @@ import org.apache.commons.rng.simple.RandomSource;
 import org.jspecify.annotations.Nullable;
 
 /**
- * What an analyst adds at the second look at a made-up match: changes of direction, body facts, checkpoints, faults with what
- * would have been right, praise, stated preferences; and what is known of the athletes. What happened stays as it was made, so
- * that a film of the match stays true. Details that helped are seen more often with what worked.
+ * What an analyst adds at the second look at a made-up match: changes of direction, body facts, checkpoints, faults
+ * with what would have been right, praise, stated preferences; and what is known of the athletes. What happened stays
+ * as it was made, so that a film of the match stays true. Details that helped are seen more often with what worked.
  */
 final class SecondTagging {
     private static final long PUNISHED_MS = 12_000;

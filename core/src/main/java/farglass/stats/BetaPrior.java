@@ -10,8 +10,8 @@ import org.apache.commons.statistics.distribution.BetaDistribution;
 /**
  * Prior of a proportion: mean m and a distribution over its strength k, Beta(k m, k (1 - m)), k on [1, 30].
  *
- * <p>Where the strength cannot be fitted (fewer than 4 athletes with 3 occurrences, or a log-likelihood range under 0.5)
- * it is 4. Gelman et al., Bayesian Data Analysis, ch. 5.
+ * <p>Where the strength cannot be fitted (fewer than 4 athletes with 3 occurrences, or a log-likelihood range under
+ * 0.5) it is 4. Gelman et al., Bayesian Data Analysis, ch. 5.
  */
 public final class BetaPrior {
     static final double DEFAULT_STRENGTH = 4;
@@ -77,8 +77,9 @@ public final class BetaPrior {
     }
 
     /**
-     * Priors of the shares of several categories: the marginals of a Dirichlet prior whose mean is the other athletes' row and
-     * whose one strength is fitted to the whole row. A category that the others never show counts 0.5 / (number of categories).
+     * Priors of the shares of several categories: the marginals of a Dirichlet prior whose mean is the other athletes'
+     * row and whose one strength is fitted to the whole row. A category that the others never show counts 0.5 / (number
+     * of categories).
      *
      * @param others one row of counts per athlete: the categories in order, and last all others together
      * @param categories number of categories, at least 1

@@ -4,8 +4,8 @@ import java.util.Arrays;
 import java.util.List;
 
 /**
- * Did a proportion change? Both times get their own posterior under the same prior; recency weights are left out, because
- * the question is about time itself.
+ * Did a proportion change? Both times get their own posterior under the same prior; recency weights are left out,
+ * because the question is about time itself.
  */
 public final class Change {
     /** Differences up to this size do not matter. */
@@ -22,8 +22,8 @@ public final class Change {
      * @param late after it
      * @param rho intra-match correlation in [0, 1]
      * @param least probability below which the answer does not matter
-     * @return posterior probability that the two differ by more than 0.10; 0 when Chebyshev's inequality already tells that
-     *     it lies below {@code least}
+     * @return posterior probability that the two differ by more than 0.10; 0 when Chebyshev's inequality already tells
+     * that it lies below {@code least}
      */
     public static double moved(List<Trial> early, List<Trial> late, BetaPrior prior, double rho, double least) {
         Mixture a = Proportion.posterior(even(early), prior, rho);

@@ -1,8 +1,8 @@
 package farglass.stats;
 
 /**
- * One number less another, with its interval from the two numbers' own (method of variance estimates recovery: Newcombe 1998,
- * method 10; Zou and Donner 2008). It holds for proportions, rates and times alike.
+ * One number less another, with its interval from the two numbers' own (method of variance estimates recovery: Newcombe
+ * 1998, method 10; Zou and Donner 2008). It holds for proportions, rates and times alike.
  *
  * @param value a - b
  * @param lo lower end of the 90 % interval

@@ -14,13 +14,13 @@ import org.apache.commons.statistics.distribution.TDistribution;
 
 /**
  * How long does a place last, and how does it end? Kaplan-Meier for the share still there and Aalen-Johansen for the
- * cumulative incidence of every cause (Kaplan and Meier 1958; Aalen and Johansen 1978). Events come before censorings of
- * the same time.
+ * cumulative incidence of every cause (Kaplan and Meier 1958; Aalen and Johansen 1978). Events come before censorings
+ * of the same time.
  *
- * <p>Intervals lie on the scale log(-log) (Kalbfleisch and Prentice 2002). From 4 matches on their standard error comes from
- * a seeded bootstrap over matches with a t quantile, because the spells of one match are not independent; with fewer from
- * Greenwood's formula and its counterpart for competing causes (Marubini and Valsecchi 1995, section 10.3). Where no event
- * was seen yet the end is exact: 0.05^(1 / number at risk).
+ * <p>Intervals lie on the scale log(-log) (Kalbfleisch and Prentice 2002). From 4 matches on their standard error comes
+ * from a seeded bootstrap over matches with a t quantile, because the spells of one match are not independent; with
+ * fewer from Greenwood's formula and its counterpart for competing causes (Marubini and Valsecchi 1995, section 10.3).
+ * Where no event was seen yet the end is exact: 0.05^(1 / number at risk).
  */
 public final class ExitCurves {
     /** Largest number of points of a curve. */

@@ -6,7 +6,8 @@ import org.apache.commons.statistics.distribution.GammaDistribution;
 
 /**
  * Prior of a rate: mean m per minute and a distribution over its strength alpha in pseudo-events,
- * Gamma(alpha, alpha / m), alpha on [0.5, 10]; 2 where it cannot be fitted. Gelman et al., Bayesian Data Analysis, ch. 2.
+ * Gamma(alpha, alpha / m), alpha on [0.5, 10]; 2 where it cannot be fitted. Gelman et al., Bayesian Data Analysis, ch.
+ * 2.
  */
 public final class GammaPrior {
     static final double DEFAULT_STRENGTH = 2;

@@ -5,8 +5,8 @@ import java.util.List;
 import org.apache.commons.statistics.distribution.BinomialDistribution;
 
 /**
- * The middle of some times with a distribution-free interval from order statistics (Conover 1999, section 3.2). Its level is
- * at least 90 %, where that many values allow it; with fewer than five it is the whole range.
+ * The middle of some times with a distribution-free interval from order statistics (Conover 1999, section 3.2). Its
+ * level is at least 90 %, where that many values allow it; with fewer than five it is the whole range.
  */
 public final class Median {
     /** Widest interval of a strong time, as a share of its value. */

@@ -54,8 +54,8 @@ final class Mixture {
     }
 
     /**
-     * Quantile within 1e-6 of its size: Newton steps from where a normal distribution has it, kept inside a bracket that only
-     * shrinks.
+     * Quantile within 1e-6 of its size: Newton steps from where a normal distribution has it, kept inside a bracket
+     * that only shrinks.
      */
     double quantile(double q) {
         double mean = mean();

@@ -3,8 +3,8 @@ package farglass.stats;
 import org.apache.commons.statistics.distribution.NormalDistribution;
 
 /**
- * How much better with than without, as a log odds ratio; 0.5 is added to every cell (Haldane 1956; Anscombe 1956), standard
- * error after Woolf 1955.
+ * How much better with than without, as a log odds ratio; 0.5 is added to every cell (Haldane 1956; Anscombe 1956),
+ * standard error after Woolf 1955.
  *
  * @param log log odds ratio
  * @param lo lower end of the 90 % interval

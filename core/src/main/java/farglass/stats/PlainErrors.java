@@ -4,8 +4,8 @@ import java.util.List;
 import org.jspecify.annotations.Nullable;
 
 /**
- * Standard errors of exit curves when every spell counts as independent: Greenwood 1926 for the share still there, Marubini
- * and Valsecchi 1995 (section 10.3) for the incidence of a cause. Unequal weights count through Kish's size.
+ * Standard errors of exit curves when every spell counts as independent: Greenwood 1926 for the share still there,
+ * Marubini and Valsecchi 1995 (section 10.3) for the incidence of a cause. Unequal weights count through Kish's size.
  */
 final class PlainErrors {
     private final List<Spell> spells;

@@ -15,8 +15,8 @@ public final class PoissonCount {
     }
 
     /**
-     * The same for a count that is only looked at because it reached {@code least}: the tail given that it did. Without this,
-     * the many things that might have been looked at and never reached it would be forgotten.
+     * The same for a count that is only looked at because it reached {@code least}: the tail given that it did. Without
+     * this, the many things that might have been looked at and never reached it would be forgotten.
      */
     public static double upperTail(int count, double expected, int least) {
         return count <= least ? 1 : Math.min(1, upperTail(count, expected) / upperTail(least, expected));

@@ -9,8 +9,8 @@ import java.util.Map;
  * How often does it work? Beta-binomial posterior with recency weights and a design effect for matches.
  *
  * <p>Old occurrences weigh less (power prior, Ibrahim and Chen 2000); occurrences of one match are not independent, so
- * both weighted counts are divided by the design effect. From 6 matches on a seeded cluster bootstrap over matches (2000
- * draws of the posterior mean) stands beside the interval as a check.
+ * both weighted counts are divided by the design effect. From 6 matches on a seeded cluster bootstrap over matches
+ * (2000 draws of the posterior mean) stands beside the interval as a check.
  */
 public final class Proportion {
     private static final int CHECK_MATCHES = 6;

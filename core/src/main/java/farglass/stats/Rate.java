@@ -6,9 +6,9 @@ import org.apache.commons.statistics.distribution.ChiSquaredDistribution;
 /**
  * How often per ten minutes? Gamma-Poisson posterior with recency weights and an overdispersion for matches.
  *
- * <p>Events of one match are not independent: events and exposure are both divided by Pearson's dispersion over the matches
- * (chi-squared over degrees of freedom, McCullagh and Nelder 1989, section 6.2), floor 1, pulled toward 1 as if 10 more
- * matches without overdispersion had been seen.
+ * <p>Events of one match are not independent: events and exposure are both divided by Pearson's dispersion over the
+ * matches (chi-squared over degrees of freedom, McCullagh and Nelder 1989, section 6.2), floor 1, pulled toward 1 as if
+ * 10 more matches without overdispersion had been seen.
  */
 public final class Rate {
     /** Rates are kept per minute and shown per ten. */

@@ -7,9 +7,9 @@ import org.apache.commons.rng.simple.RandomSource;
 import org.jspecify.annotations.Nullable;
 
 /**
- * The cluster bootstrap over matches that stands beside an interval as a check: posterior means of 2000 redrawn libraries with
- * the prior as it is. Worked out when it is first asked for, because most claims are never looked at; always the same for the
- * same seed.
+ * The cluster bootstrap over matches that stands beside an interval as a check: posterior means of 2000 redrawn
+ * libraries with the prior as it is. Worked out when it is first asked for, because most claims are never looked at;
+ * always the same for the same seed.
  */
 public final class Redraw {
     private static final int DRAWS = 2000;

@@ -43,7 +43,9 @@ record StrengthGrid(double[] strengths, double[] weights) {
         return new StrengthGrid(k, w).merged();
     }
 
-    /** Neighbours taken together and weights made to sum to 1: no printed digit moves, and a posterior costs a fifth. */
+    /**
+     * Neighbours taken together and weights made to sum to 1: no printed digit moves, and a posterior costs a fifth.
+     */
     private StrengthGrid merged() {
         double total = Arrays.stream(weights).sum();
         List<double[]> groups = new ArrayList<>();

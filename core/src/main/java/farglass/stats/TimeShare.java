@@ -6,8 +6,8 @@ import org.apache.commons.statistics.distribution.TDistribution;
 /**
  * What share of the time? Ratio of time in a state to time watched, with matches as sampling units.
  *
- * <p>Variance of the ratio by linearisation (Cochran 1977, section 2.11), interval on the logit scale with a t quantile of
- * matches - 1 degrees of freedom; with one match nothing is known of the spread and the interval is [0, 1].
+ * <p>Variance of the ratio by linearisation (Cochran 1977, section 2.11), interval on the logit scale with a t quantile
+ * of matches - 1 degrees of freedom; with one match nothing is known of the spread and the interval is [0, 1].
  */
 public final class TimeShare {
     private TimeShare() {}

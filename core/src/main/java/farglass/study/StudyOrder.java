@@ -17,10 +17,11 @@ import org.jspecify.annotations.Nullable;
  * What to watch first: untagged films in the order of the uncertainty they are expected to remove per minute of work,
  * until the hours are used.
  *
- * <p>A question is an open proportion of the profile. With posterior variance v and mean m it is worth N = m (1 - m) / v - 1
- * occurrences; a film that brings d more, as many a minute as the films so far, leaves v N / (N + d). The value of a film is
- * the sum of what the variances lose, times its relevance (recency, same attire, same rules). After each choice the
- * questions count what that film is expected to bring, so that the next film is chosen for what is then still open.
+ * <p>A question is an open proportion of the profile. With posterior variance v and mean m it is worth N = m (1 - m) /
+ * v - 1 occurrences; a film that brings d more, as many a minute as the films so far, leaves v N / (N + d). The value
+ * of a film is the sum of what the variances lose, times its relevance (recency, same attire, same rules). After each
+ * choice the questions count what that film is expected to bring, so that the next film is chosen for what is then
+ * still open.
  */
 public final class StudyOrder {
     /** Tagging takes at most twice the length of the film. */
@@ -73,7 +74,8 @@ public final class StudyOrder {
 
     /**
      * @param records the library
-     * @param profile the athlete's profile as it stands; without claims nothing can be weighed and the list is by relevance
+     * @param profile the athlete's profile as it stands; without claims nothing can be weighed and the list is by
+     * relevance
      * @return films in the order to watch them, as many as fit into the hours
      */
     public static List<Choice> of(List<MatchRecord> records, Profile profile, Aim aim) {

@@ -24,7 +24,8 @@ import java.util.function.Function;
 import org.jspecify.annotations.Nullable;
 
 /**
- * The library's average, always without the athlete in question: success per technique, rate per exposure, shares of time.
+ * The library's average, always without the athlete in question: success per technique, rate per exposure, shares of
+ * time.
  *
  * <p>A technique's own baseline needs 20 attempts by 3 other athletes; else its family's, from 3 athletes; else all
  * techniques together. Whom the athlete met and which part of a match is asked for is not asked of the others.
@@ -82,8 +83,8 @@ public final class Baseline {
     }
 
     /**
-     * The same for an index in which some athletes' matches have changed. What does not depend on the change stays fitted, so
-     * that a changed tag costs the fits of what it is about.
+     * The same for an index in which some athletes' matches have changed. What does not depend on the change stays
+     * fitted, so that a changed tag costs the fits of what it is about.
      */
     Baseline changed(LibraryIndex next, Filter wide, Set<String> whose) {
         Map<String, AthleteSums> sums = new LinkedHashMap<>();

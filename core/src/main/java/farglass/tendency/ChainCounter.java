@@ -6,8 +6,9 @@ import java.util.Comparator;
 import java.util.List;
 
 /**
- * Counts some patterns of a trie in made-up exchanges. It is asked millions of times: the rows of all nodes, mostly empty, are
- * laid over each other in one flat table that stays in the processor's cache (row displacement, Tarjan and Yao 1979).
+ * Counts some patterns of a trie in made-up exchanges. It is asked millions of times: the rows of all nodes, mostly
+ * empty, are laid over each other in one flat table that stays in the processor's cache (row displacement, Tarjan and
+ * Yao 1979).
  */
 final class ChainCounter {
     private static final int OWNER = 0;
@@ -18,8 +19,9 @@ final class ChainCounter {
 
     private final int patterns;
     /**
-     * Four numbers a place: the node whose row it belongs to (-1 for nobody's), the child, where the child's row begins, and the
-     * number of the pattern that ends at the child (-1 where none is counted). What is asked for together lies together.
+     * Four numbers a place: the node whose row it belongs to (-1 for nobody's), the child, where the child's row
+     * begins, and the number of the pattern that ends at the child (-1 where none is counted). What is asked for
+     * together lies together.
      */
     private final int[] table;
     /** Where the root's row begins. */

@@ -6,8 +6,8 @@ import java.util.Map;
 import java.util.function.Supplier;
 
 /**
- * Chains that were found, through all changes of a library: a search needs only what follows what, so that it stands when a try
- * ends otherwise, gets a side or a grip. Whether that is so is looked up step by step, never assumed.
+ * Chains that were found, through all changes of a library: a search needs only what follows what, so that it stands
+ * when a try ends otherwise, gets a side or a grip. Whether that is so is looked up step by step, never assumed.
  */
 final class ChainMemory {
     private static final int KEPT = 8;

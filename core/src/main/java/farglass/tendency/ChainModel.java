@@ -14,8 +14,9 @@ import org.apache.commons.rng.simple.RandomSource;
 /**
  * How many exchanges would hold a chain by chance?
  *
- * <p>Pairs: consecutive tags independent given who acts and in which family of positions. Longer chains: a first-order model of
- * the symbols fitted without the match at hand, as the mean over 200 seeded simulated libraries with the same exchange lengths.
+ * <p>Pairs: consecutive tags independent given who acts and in which family of positions. Longer chains: a first-order
+ * model of the symbols fitted without the match at hand, as the mean over 200 seeded simulated libraries with the same
+ * exchange lengths.
  */
 final class ChainModel {
     /** Nothing is expected less often than once in this many simulated libraries. */
@@ -72,8 +73,9 @@ final class ChainModel {
     }
 
     /**
-     * Expected count of every pattern in every exchange under the model of its length. What is plainly no more than chance after
-     * the first libraries is not counted in the others: how far from it a pattern is that nobody will accept does not matter.
+     * Expected count of every pattern in every exchange under the model of its length. What is plainly no more than
+     * chance after the first libraries is not counted in the others: how far from it a pattern is that nobody will
+     * accept does not matter.
      *
      * @param support least number of exchanges of a pattern that is looked at
      */
@@ -143,9 +145,10 @@ final class ChainModel {
     }
 
     /**
-     * Counts in the simulated libraries from one to another. The exchanges of a match follow one model: one row as long as the
-     * longest is made, and the others are its begin, as a row that is broken off is one of the model too. Only means are taken
-     * of the counts, so that it does not matter that these rows are alike. Every match has a stream of its own.
+     * Counts in the simulated libraries from one to another. The exchanges of a match follow one model: one row as long
+     * as the longest is made, and the others are its begin, as a row that is broken off is one of the model too. Only
+     * means are taken of the counts, so that it does not matter that these rows are alike. Every match has a stream of
+     * its own.
      */
     private double[][] simulate(List<ChainTrie.Node> nodes, ChainTrie trie, int from, int to) {
         ChainCounter counter = new ChainCounter(trie, nodes);
@@ -219,7 +222,10 @@ final class ChainModel {
         private final double[][] chances;
         /** By symbol, then context: a pattern looks at few symbols in many contexts. */
         private final double[][] bySymbol;
-        /** By exchange: contexts that occur in it, one bit each; of more than 64 some share theirs, which misses nothing. */
+        /**
+         * By exchange: contexts that occur in it, one bit each; of more than 64 some share theirs, which misses
+         * nothing.
+         */
         private final long[] occurring = new long[symbols.length];
         /** By symbol: contexts in which it occurs anywhere, told in the same way. */
         private final long[] possible;

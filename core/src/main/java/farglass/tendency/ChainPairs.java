@@ -6,8 +6,9 @@ import java.util.List;
 import java.util.Map;
 
 /**
- * Expected counts of pairs, were all tags independent given who acts and where: what {@link ChainModel} works out position by
- * position for rows of any length, for pairs by the pairs of contexts that stand next to each other or one apart.
+ * Expected counts of pairs, were all tags independent given who acts and where: what {@link ChainModel} works out
+ * position by position for rows of any length, for pairs by the pairs of contexts that stand next to each other or one
+ * apart.
  */
 final class ChainPairs {
     private static final int[] NOWHERE = {};

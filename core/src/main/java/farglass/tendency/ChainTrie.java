@@ -11,9 +11,9 @@ import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 
 /**
- * Patterns of symbols with the exchanges that hold them; a pattern may skip one symbol in all. Each grows from the places where
- * the one before it ended, so that nothing is looked at twice; all places are kept, because under a limit on skips the first alone
- * would miss patterns.
+ * Patterns of symbols with the exchanges that hold them; a pattern may skip one symbol in all. Each grows from the
+ * places where the one before it ended, so that nothing is looked at twice; all places are kept, because under a limit
+ * on skips the first alone would miss patterns.
  */
 final class ChainTrie {
     /** Stands twice after every exchange, so that the next two symbols may always be asked for. */
@@ -31,7 +31,10 @@ final class ChainTrie {
     private final int[] reached;
 
     private int growths;
-    /** While a node's children are told apart, by symbol: places, exchanges, the last exchange, and the places themselves. */
+    /**
+     * While a node's children are told apart, by symbol: places, exchanges, the last exchange, and the places
+     * themselves.
+     */
     private final int[] ends;
 
     private final int[] in;
@@ -115,7 +118,8 @@ final class ChainTrie {
     /**
      * Adds the children of a node, and theirs.
      *
-     * @param next where a symbol may go on, ascending by exchange: twice the place, and one when a symbol has been skipped
+     * @param next where a symbol may go on, ascending by exchange: twice the place, and one when a symbol has been
+     * skipped
      * @param count how many of them
      */
     private void grow(Node node, int[] next, int count) {
@@ -192,7 +196,9 @@ final class ChainTrie {
         grow(node, next, count);
     }
 
-    /** Whether a symbol stands there that this growth has not come to yet: patterns that end in one place go on alike. */
+    /**
+     * Whether a symbol stands there that this growth has not come to yet: patterns that end in one place go on alike.
+     */
     private boolean reaches(int place) {
         boolean there = row[place >> 1] != OVER && reached[place] != growths;
         reached[place] = growths;

@@ -19,16 +19,19 @@ import java.util.Set;
 import org.jspecify.annotations.Nullable;
 
 /**
- * Which tags follow each other more often than chance? Exchanges are short, so that every subsequence of 2 to 6 tags with at
- * most one skipped tag in all is counted exactly, once per exchange; closed ones with 3 exchanges in 3 matches are judged.
+ * Which tags follow each other more often than chance? Exchanges are short, so that every subsequence of 2 to 6 tags
+ * with at most one skipped tag in all is counted exactly, once per exchange; closed ones with 3 exchanges in 3 matches
+ * are judged.
  *
- * <p>Pairs are held against independence of consecutive tags given who acts and where, longer chains against a first-order
- * model of the other matches ({@link ChainModel}); Poisson upper tail given that the least support was reached, false discovery
- * rate 10 % (Benjamini and Hochberg 1995). An accepted pair that mostly occurs within a longer row is told as that row, held
- * against independence too, because a first-order model explains a row that its pairs explain.
+ * <p>Pairs are held against independence of consecutive tags given who acts and where, longer chains against a
+ * first-order model of the other matches ({@link ChainModel}); Poisson upper tail given that the least support was
+ * reached, false discovery rate 10 % (Benjamini and Hochberg 1995). An accepted pair that mostly occurs within a longer
+ * row is told as that row, held against independence too, because a first-order model explains a row that its pairs
+ * explain.
  *
- * <p>Accepted greedily, longer chains before pairs because a pair is judged against a weaker model: a candidate that shares two
- * tags in order with an accepted chain is its shadow, unless it still passes without the exchanges that hold that chain.
+ * <p>Accepted greedily, longer chains before pairs because a pair is judged against a weaker model: a candidate that
+ * shares two tags in order with an accepted chain is its shadow, unless it still passes without the exchanges that hold
+ * that chain.
  */
 public final class Chains {
     static final int LONGEST = 6;
@@ -72,7 +75,8 @@ public final class Chains {
     /**
      * A counted pattern.
      *
-     * @param againstIndependence whether it was held against independence, as all pairs are, or against what follows what
+     * @param againstIndependence whether it was held against independence, as all pairs are, or against what follows
+     * what
      */
     record Candidate(
             int[] pattern,

@@ -14,7 +14,10 @@ import java.util.function.BiPredicate;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 
-/** What counts of some matches, gathered once and laid out as pages ask for it: all lists in the order of matches, then of tags. */
+/**
+ * What counts of some matches, gathered once and laid out as pages ask for it: all lists in the order of matches, then
+ * of tags.
+ */
 final class Contents {
     private final List<Evidence.Act> acts = new ArrayList<>();
     private final List<Evidence.Act> own = new ArrayList<>();

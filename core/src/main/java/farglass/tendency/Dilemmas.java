@@ -14,8 +14,8 @@ import java.util.Map;
 import java.util.TreeMap;
 
 /**
- * Own attacks X and Y such that what the other does about X raises the success of Y: Y soon after X against all other Y, as a
- * log odds ratio; listed at a false discovery rate of 10 % with at least fair evidence with and without X.
+ * Own attacks X and Y such that what the other does about X raises the success of Y: Y soon after X against all other
+ * Y, as a log odds ratio; listed at a false discovery rate of 10 % with at least fair evidence with and without X.
  */
 public final class Dilemmas {
     private static final long SOON_MS = 10_000;

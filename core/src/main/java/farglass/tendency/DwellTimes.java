@@ -13,8 +13,9 @@ import java.util.function.Predicate;
 import org.jspecify.annotations.Nullable;
 
 /**
- * Stays in a group of places: consecutive spans of the group are one stay, so that a change of guard does not end it. Film that
- * begins in the middle of a stay leaves it out; a stoppage that restarts elsewhere, a gap and the end of time censor it.
+ * Stays in a group of places: consecutive spans of the group are one stay, so that a change of guard does not end it.
+ * Film that begins in the middle of a stay leaves it out; a stoppage that restarts elsewhere, a gap and the end of time
+ * censor it.
  */
 public final class DwellTimes {
     /** The other submits the athlete there. */

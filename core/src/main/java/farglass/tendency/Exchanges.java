@@ -11,8 +11,8 @@ import java.util.Set;
 import java.util.function.Predicate;
 
 /**
- * Matches cut at neutral resets: the start, every restart, and every return to the feet or to both seated. Inside an exchange
- * stand who tried what, and entries into a pin, the back or a lock.
+ * Matches cut at neutral resets: the start, every restart, and every return to the feet or to both seated. Inside an
+ * exchange stand who tried what, and entries into a pin, the back or a lock.
  */
 public final class Exchanges {
     private static final Set<String> RESETS = Set.of("STD", "CLN", "DGP");

@@ -11,8 +11,8 @@ import java.util.Map;
 import java.util.TreeMap;
 
 /**
- * How locks come about: from every own lock (a submission that reached level 2) back over at most 4 tags within 30 s, merged as
- * a tree with the lock at its root. Failed locks are the denominator.
+ * How locks come about: from every own lock (a submission that reached level 2) back over at most 4 tags within 30 s,
+ * merged as a tree with the lock at its root. Failed locks are the denominator.
  */
 public final class FinishTree {
     private static final int DEPTH = 4;

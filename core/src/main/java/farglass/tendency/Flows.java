@@ -12,8 +12,8 @@ import java.util.List;
 import java.util.Map;
 
 /**
- * Where an athlete goes from where, as a chart draws it: places with their share of the time, and flows between them whatever
- * action caused them.
+ * Where an athlete goes from where, as a chart draws it: places with their share of the time, and flows between them
+ * whatever action caused them.
  */
 public record Flows(List<Stop> stops, List<Flow> flows) {
     private static final double TEN_MINUTES = 600_000;

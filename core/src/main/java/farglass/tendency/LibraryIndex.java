@@ -17,8 +17,8 @@ import java.util.concurrent.ConcurrentHashMap;
 import org.jspecify.annotations.Nullable;
 
 /**
- * The facts of all records. Immutable; {@link #with} gives the next one and works out only what changed, so that a changed
- * tag costs one record.
+ * The facts of all records. Immutable; {@link #with} gives the next one and works out only what changed, so that a
+ * changed tag costs one record.
  */
 public final class LibraryIndex {
     /** After a change of more athletes than this, averages are worked out anew. */
@@ -85,7 +85,10 @@ public final class LibraryIndex {
         return empty(lexicon).with(records);
     }
 
-    /** The index of these records; those that are the same as before keep their facts. Of two with one id the first counts. */
+    /**
+     * The index of these records; those that are the same as before keep their facts. Of two with one id the first
+     * counts.
+     */
     public LibraryIndex with(Collection<MatchRecord> records) {
         Map<String, MatchFacts> changed = sameMatches(records);
         Map<String, MatchFacts> next = changed == null ? others(records) : changed;
@@ -98,7 +101,9 @@ public final class LibraryIndex {
         return index;
     }
 
-    /** Facts of the same few or many matches of the same athletes, of which some have changed; null when it is not so. */
+    /**
+     * Facts of the same few or many matches of the same athletes, of which some have changed; null when it is not so.
+     */
     private @Nullable Map<String, MatchFacts> sameMatches(Collection<MatchRecord> records) {
         if (records.size() != facts.size()) {
             return null;

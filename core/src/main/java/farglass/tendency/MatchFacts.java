@@ -26,8 +26,9 @@ import java.util.Map;
 import org.jspecify.annotations.Nullable;
 
 /**
- * Everything that is worked out once from one record, whoever asks: its spans, its acts with where they happened, and per
- * corner how often everything was tried and how long every place lasted. A changed record gets new facts; all others keep theirs.
+ * Everything that is worked out once from one record, whoever asks: its spans, its acts with where they happened, and
+ * per corner how often everything was tried and how long every place lasted. A changed record gets new facts; all
+ * others keep theirs.
  */
 public final class MatchFacts {
     /** Of an athlete in a place. */
@@ -60,8 +61,8 @@ public final class MatchFacts {
     /**
      * Sums of one corner.
      *
-     * @param tries by technique, by {@code @family}, and {@code *}: attempts that worked, attempts whose outcome was seen, all;
-     *     by {@code side family}: attempts begun to the right, attempts with a side, the same
+     * @param tries by technique, by {@code @family}, and {@code *}: attempts that worked, attempts whose outcome was
+     * seen, all; by {@code side family}: attempts begun to the right, attempts with a side, the same
      * @param ms live time by place and role
      */
     record Tally(Map<String, int[]> tries, Map<Situation, Long> ms) {}
@@ -196,8 +197,8 @@ public final class MatchFacts {
     }
 
     /**
-     * Points, then advantages, then fewer penalties: 1 when the corner is ahead, 0 level, -1 behind. From the table's calls
-     * where any points were called, else from the rules.
+     * Points, then advantages, then fewer penalties: 1 when the corner is ahead, 0 level, -1 behind. From the table's
+     * calls where any points were called, else from the rules.
      */
     public int standing(MatchTime t, Corner c) {
         int lead = 0;

@@ -25,8 +25,9 @@ record Reaction(MatchFacts.Act trigger, @Nullable String answer, int answeredBy,
     private static final Set<String> NO_ANSWER = Set.of("grip", "feint");
 
     /**
-     * Reactions of one corner to the other's attempts. The trigger's own {@code answer} comes first, else the first action
-     * within 6 s; the latest trigger owns it. A window cut by a stop, the end or a gap counts only when answered before.
+     * Reactions of one corner to the other's attempts. The trigger's own {@code answer} comes first, else the first
+     * action within 6 s; the latest trigger owns it. A window cut by a stop, the end or a gap counts only when answered
+     * before.
      */
     static List<Reaction> of(MatchFacts facts, Corner reacting) {
         List<MatchFacts.Act> acts = facts.acts();

@@ -16,8 +16,9 @@ import java.util.Map;
 import java.util.TreeMap;
 
 /**
- * When the other does this, what does the athlete do? For every trigger the distribution of the answers (Dirichlet-multinomial,
- * prior from the other athletes' answers to the same trigger), how soon, and how often the trigger worked all the same.
+ * When the other does this, what does the athlete do? For every trigger the distribution of the answers
+ * (Dirichlet-multinomial, prior from the other athletes' answers to the same trigger), how soon, and how often the
+ * trigger worked all the same.
  */
 public final class Reactions {
     private static final int TRIGGERS = 3;

@@ -17,9 +17,9 @@ import java.util.TreeMap;
 import org.jspecify.annotations.Nullable;
 
 /**
- * What comes next: for every place and role, where the span led and by what. Each category's posterior is the marginal of a
- * Dirichlet-multinomial whose prior is the other athletes' row (Gelman et al., Bayesian Data Analysis, ch. 5). Censored spans
- * are left out.
+ * What comes next: for every place and role, where the span led and by what. Each category's posterior is the marginal
+ * of a Dirichlet-multinomial whose prior is the other athletes' row (Gelman et al., Bayesian Data Analysis, ch. 5).
+ * Censored spans are left out.
  */
 public final class Transitions {
     private Transitions() {}

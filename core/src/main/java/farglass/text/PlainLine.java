@@ -1,9 +1,9 @@
 package farglass.text;
 
 /**
- * Makes one harmless line of a text that may come from a file: a terminal or a page must not be steered by what a file holds.
- * Control characters (category Cc), format characters (Cf, which holds the marks that turn the direction of writing), line and
- * paragraph separators, private and unassigned characters become blanks; runs of blanks become one.
+ * Makes one harmless line of a text that may come from a file: a terminal or a page must not be steered by what a file
+ * holds. Control characters (category Cc), format characters (Cf, which holds the marks that turn the direction of
+ * writing), line and paragraph separators, private and unassigned characters become blanks; runs of blanks become one.
  */
 public final class PlainLine {
     /** Characters of one message: it must fit a terminal's few lines and a notice. */
@@ -20,8 +20,8 @@ public final class PlainLine {
 
     /**
      * @param text null counts as empty
-     * @param most characters (UTF-16 units) of the line, more than 10; a longer one loses its middle, because the beginning of a
-     *     message names the thing and its end the way out
+     * @param most characters (UTF-16 units) of the line, more than 10; a longer one loses its middle, because the
+     * beginning of a message names the thing and its end the way out
      */
     public static String of(String text, int most) {
         if (text == null) {

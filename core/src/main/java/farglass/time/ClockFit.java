@@ -8,8 +8,8 @@ import java.util.List;
  * Fits a clock map to sync points.
  *
  * <p>Between two points the match must run at speed 1 within a tolerance of 1.0 s + 0.5 % of the interval, since clocks
- * are read in whole seconds. Where it does not, film was stopped (the clock advanced less) or cut (it advanced more); two
- * points cannot say where, so the break is put in the middle of the interval and reported as uncertain.
+ * are read in whole seconds. Where it does not, film was stopped (the clock advanced less) or cut (it advanced more);
+ * two points cannot say where, so the break is put in the middle of the interval and reported as uncertain.
  */
 public final class ClockFit {
     static final double TOLERANCE_MS = 1000;

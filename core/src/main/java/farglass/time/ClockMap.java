@@ -8,8 +8,8 @@ import java.util.Optional;
 /**
  * The map between one film's time and match time: its segments in film order.
  *
- * <p>Segments do not overlap in film time, and live segments do not overlap in match time, so that every match moment has
- * at most one live showing (replays come on top).
+ * <p>Segments do not overlap in film time, and live segments do not overlap in match time, so that every match moment
+ * has at most one live showing (replays come on top).
  */
 public final class ClockMap {
     public static final ClockMap EMPTY = new ClockMap(List.of());

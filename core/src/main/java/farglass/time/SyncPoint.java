@@ -4,7 +4,8 @@ package farglass.time;
  * What the user reads off the picture: at this film moment the match clock shows this value.
  *
  * @param film where in the film
- * @param match the clock's reading turned into match time (a clock that counts down from 8:00 and shows 6:30 gives 1:30)
+ * @param match the clock's reading turned into match time (a clock that counts down from 8:00 and shows 6:30 gives
+ * 1:30)
  */
 public record SyncPoint(FilmTime film, MatchTime match) {
     /**

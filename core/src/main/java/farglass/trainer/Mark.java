@@ -19,8 +19,8 @@ import java.util.Optional;
  * What a learner's record is worth against the truth.
  *
  * @param agreement the truth first
- * @param delayMs median of the learner's stamps less the true moments, over matched attempts; negative for early; NaN without
- *     any
+ * @param delayMs median of the learner's stamps less the true moments, over matched attempts; negative for early; NaN
+ * without any
  * @param confusions places taken for each other, most seconds first
  */
 public record Mark(Agreement agreement, double delayMs, List<Confusion> confusions) {

@@ -14,7 +14,10 @@ class ScoredTest {
         return new Scored(new Approach.Forecast("win", "wins", p), outcome);
     }
 
-    /** Brier (1950), table 1: ten forecasts of rain, his P over both classes is 0.19; certain forecasts clipped as ours are. */
+    /**
+     * Brier (1950), table 1: ten forecasts of rain, his P over both classes is 0.19; certain forecasts clipped as ours
+     * are.
+     */
     @Test
     void agreesWithTheExampleThatWasPublishedFirst() {
         double[] p = {0.7, 0.9, 0.8, 0.4, 0.2, 0, 0, 0, 0, 0.1};

@@ -27,7 +27,10 @@ class DrillTest {
                 wanted);
     }
 
-    /** The published rules: intervals 1, 6, then times the ease; ease 2.5 + 0.1 for a perfect answer, - 0.14 for a slow one. */
+    /**
+     * The published rules: intervals 1, 6, then times the ease; ease 2.5 + 0.1 for a perfect answer, - 0.14 for a slow
+     * one.
+     */
     @Test
     void intervalsAndEaseAreThoseOfTheMethod() {
         Memory m = Memory.fresh(DAY).answered(5, DAY);

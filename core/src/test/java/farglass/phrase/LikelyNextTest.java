@@ -28,7 +28,9 @@ class LikelyNextTest {
     private static final Lexicon LEXICON = Lexicon.builtIn();
     private static final LocalDate DAY = LocalDate.of(2030, 1, 1);
 
-    /** A match in which A plays lasso guard and each of the given techniques is tried once, by A where it is a guard's. */
+    /**
+     * A match in which A plays lasso guard and each of the given techniques is tried once, by A where it is a guard's.
+     */
     private static MatchRecord match(String id, String a, String b, String... techniques) {
         List<Tag> tags = new ArrayList<>(List.of(start(), at(0, "STD"), guard(1, "LAS", Corner.A)));
         double t = 3;

@@ -16,8 +16,8 @@ import org.apache.commons.rng.UniformRandomProvider;
 import org.apache.commons.rng.sampling.distribution.AhrensDieterMarsagliaTsangGammaSampler;
 
 /**
- * An athlete whose truth is known: knee cuts at a rate per minute on top of a guard, each working with a chance that varies from
- * match to match, while the place itself ends by one of three exponential clocks.
+ * An athlete whose truth is known: knee cuts at a rate per minute on top of a guard, each working with a chance that
+ * varies from match to match, while the place itself ends by one of three exponential clocks.
  */
 record MadeAthlete(String id, double success, double perMinute, double right) {
     static final double MEAN_STAY_S = 40;

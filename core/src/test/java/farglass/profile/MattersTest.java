@@ -33,8 +33,8 @@ class MattersTest {
     }
 
     /**
-     * The collar is held when the first cut begins, and lost with the guard's change before the second; the sleeve is held by its
-     * time through that change until before the third; the other's grip is not one's own.
+     * The collar is held when the first cut begins, and lost with the guard's change before the second; the sleeve is
+     * held by its time through that change until before the third; the other's grip is not one's own.
      */
     private static MatchRecord match(int i) {
         return named(

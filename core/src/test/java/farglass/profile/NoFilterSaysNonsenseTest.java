@@ -17,7 +17,10 @@ import java.util.Locale;
 import java.util.Set;
 import org.junit.jupiter.api.Test;
 
-/** However little a filter leaves: words in place of what is not there, no number that is none, no percentage from nothing. */
+/**
+ * However little a filter leaves: words in place of what is not there, no number that is none, no percentage from
+ * nothing.
+ */
 class NoFilterSaysNonsenseTest {
     private static final Lexicon LEXICON = Lexicon.builtIn();
     private static final List<MatchRecord> DEMO = DemoLibrary.matches(LEXICON, DemoLibrary.SEED);

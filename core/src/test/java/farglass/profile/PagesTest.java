@@ -41,8 +41,9 @@ class PagesTest {
     private static final ClaimWriter WRITER = new ClaimWriter(Locale.ENGLISH);
 
     /**
-     * On the feet to 0:10, then on top of closed guard to 0:40 (two cuts to the right, a toreando to the left between them), side
-     * control, mount from 1:00, two arm locks, guard again from 2:10; every other match is swept at 2:30, all end at 5:00.
+     * On the feet to 0:10, then on top of closed guard to 0:40 (two cuts to the right, a toreando to the left between
+     * them), side control, mount from 1:00, two arm locks, guard again from 2:10; every other match is swept at 2:30,
+     * all end at 5:00.
      */
     private static MatchRecord match(int i) {
         List<Tag> tags = new ArrayList<>(List.of(

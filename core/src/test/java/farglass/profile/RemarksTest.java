@@ -36,7 +36,10 @@ class RemarksTest {
         return new Tag.Remark(s(t), kind, Corner.A, "seen", text, instead, punished, Map.of(), TagInfo.NONE);
     }
 
-    /** In every match a cut that fails with the elbow open, one that works with the hips turned, a fault, and now and then praise. */
+    /**
+     * In every match a cut that fails with the elbow open, one that works with the hips turned, a fault, and now and
+     * then praise.
+     */
     private static MatchRecord match(int i) {
         List<Tag> tags = new ArrayList<>(List.of(
                 start(),

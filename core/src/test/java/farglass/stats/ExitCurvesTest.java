@@ -12,7 +12,9 @@ class ExitCurvesTest {
         return new Spell(new TagRef(match, "t" + ms), ms, cause, 1);
     }
 
-    /** Remission times of 21 patients under 6-MP, weeks (Freireich et al. 1963), as printed by Collett 2003, table 2.4. */
+    /**
+     * Remission times of 21 patients under 6-MP, weeks (Freireich et al. 1963), as printed by Collett 2003, table 2.4.
+     */
     private static List<Spell> remissions(int matches) {
         long[] ended = {6, 6, 6, 7, 10, 13, 16, 22, 23};
         long[] censored = {6, 9, 10, 11, 17, 19, 20, 25, 32, 32, 34, 35};

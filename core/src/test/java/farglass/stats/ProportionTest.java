@@ -104,8 +104,8 @@ class ProportionTest {
     }
 
     /**
-     * Attempts clustered in matches: athlete's p from the prior, the match's p around it with correlation rho. The nominal
-     * 90 % interval must hold the truth in 85 to 95 of 100.
+     * Attempts clustered in matches: athlete's p from the prior, the match's p around it with correlation rho. The
+     * nominal 90 % interval must hold the truth in 85 to 95 of 100.
      */
     @ParameterizedTest
     @CsvSource({"0.0, 5, 4", "0.15, 5, 4", "0.15, 4, 3", "0.3, 5, 5"})

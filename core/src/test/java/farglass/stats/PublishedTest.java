@@ -67,7 +67,9 @@ class PublishedTest {
                 List.of());
     }
 
-    /** Aspirin against placebo, 104 of 11037 and 189 of 11034: log odds ratio 0.605, error 0.123 (Agresti 2002, 3.1.1). */
+    /**
+     * Aspirin against placebo, 104 of 11037 and 189 of 11034: log odds ratio 0.605, error 0.123 (Agresti 2002, 3.1.1).
+     */
     @Test
     void logOddsRatioAgreesWithAgresti() {
         OddsRatio r = OddsRatio.of(189, 10845, 104, 10933);

@@ -22,8 +22,8 @@ import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 
 /**
- * The window. Arguments: {@code --demo} for the demo library, {@code --shots DIR} to draw the main views and leave, or a
- * library's path.
+ * The window. Arguments: {@code --demo} for the demo library, {@code --shots DIR} to draw the main views and leave, or
+ * a library's path.
  */
 public final class DeskApp extends Application {
     private static final Logger LOG = LoggerFactory.getLogger(DeskApp.class);

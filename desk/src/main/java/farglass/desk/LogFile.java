@@ -12,8 +12,9 @@ import java.util.logging.LogRecord;
 import java.util.logging.Logger;
 
 /**
- * The log: what went wrong, in files that take turns. It holds no names and no paths, so that it can be sent to somebody: of an
- * exception it keeps what it is and where it came from and leaves out what it says, of other libraries' lines where they came from.
+ * The log: what went wrong, in files that take turns. It holds no names and no paths, so that it can be sent to
+ * somebody: of an exception it keeps what it is and where it came from and leaves out what it says, of other libraries'
+ * lines where they came from.
  */
 public final class LogFile {
     private static final int BYTES = 512 * 1024;

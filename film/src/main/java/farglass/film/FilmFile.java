@@ -164,8 +164,8 @@ public final class FilmFile implements AutoCloseable {
     }
 
     /**
-     * Brightness of a part of a frame at full size, read without converting colours where the format has a plane of it. Of a frame
-     * that is damaged, the nearest one that is not.
+     * Brightness of a part of a frame at full size, read without converting colours where the format has a plane of it.
+     * Of a frame that is damaged, the nearest one that is not.
      *
      * @param box in the picture as it is shown; clipped to it
      */

@@ -9,8 +9,8 @@ import org.bytedeco.ffmpeg.avformat.AVFormatContext;
 import org.bytedeco.ffmpeg.avutil.AVDictionary;
 
 /**
- * Opens a file for FFmpeg as a file and nothing else: by its whole path, so that a name with a colon is no address, and only in the
- * containers of films, so that a list of other files is not followed.
+ * Opens a file for FFmpeg as a file and nothing else: by its whole path, so that a name with a colon is no address, and
+ * only in the containers of films, so that a list of other files is not followed.
  */
 public final class FilmInput {
     /** Containers, by FFmpeg's names for what reads them. */

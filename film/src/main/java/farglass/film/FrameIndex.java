@@ -3,8 +3,8 @@ package farglass.film;
 import java.util.Arrays;
 
 /**
- * Which packet of a film shows which frame, and when. Frames are numbered in the order in which they are shown; their numbers
- * never come from rate times index, so that variable frame rates are ordinary.
+ * Which packet of a film shows which frame, and when. Frames are numbered in the order in which they are shown; their
+ * numbers never come from rate times index, so that variable frame rates are ordinary.
  */
 final class FrameIndex {
     /** Packet of each frame, as its place in the file. */

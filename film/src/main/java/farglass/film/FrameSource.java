@@ -22,8 +22,9 @@ import org.bytedeco.javacpp.IntPointer;
 import org.bytedeco.javacpp.PointerPointer;
 
 /**
- * The FFmpeg side of a film: packets in, frames out. Every packet is given its place in the file in place of a time, and the decoder
- * hands the place on to the picture it makes of it: which picture this is never depends on the container's times.
+ * The FFmpeg side of a film: packets in, frames out. Every packet is given its place in the file in place of a time,
+ * and the decoder hands the place on to the picture it makes of it: which picture this is never depends on the
+ * container's times.
  */
 final class FrameSource implements AutoCloseable {
     private static final long TRUNCATED_MS = 1500;

@@ -7,7 +7,9 @@ import org.bytedeco.ffmpeg.avutil.AVFrame;
 import org.bytedeco.ffmpeg.avutil.AVPixFmtDescriptor;
 import org.bytedeco.javacpp.BytePointer;
 
-/** Takes brightness out of a decoded frame's first plane: luma, or the high bits of it in formats of more than 8 bits. */
+/**
+ * Takes brightness out of a decoded frame's first plane: luma, or the high bits of it in formats of more than 8 bits.
+ */
 final class GrayReader {
     private final BytePointer plane;
     private final long stride;

@@ -16,8 +16,8 @@ import org.bytedeco.javacv.FFmpegFrameRecorder;
 import org.bytedeco.javacv.Frame;
 
 /**
- * Encodes drawn pictures as MP4 (H.264), beside the target first and then moved into place, so that no half film is ever
- * seen.
+ * Encodes drawn pictures as MP4 (H.264), beside the target first and then moved into place, so that no half film is
+ * ever seen.
  *
  * @param width pixels, even
  * @param height pixels, even

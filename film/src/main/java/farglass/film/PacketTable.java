@@ -3,8 +3,8 @@ package farglass.film;
 import java.util.Arrays;
 
 /**
- * What the packets of a film's picture say of themselves, in the order of the file. A packet that is met again after a jump is
- * known by its presentation time or by its place in the file, whichever is no other packet's.
+ * What the packets of a film's picture say of themselves, in the order of the file. A packet that is met again after a
+ * jump is known by its presentation time or by its place in the file, whichever is no other packet's.
  */
 final class PacketTable {
     /** What stands where a container gives no time. */
@@ -131,8 +131,9 @@ final class PacketTable {
     }
 
     /**
-     * Times on one clock, by packet: presentation times where {@code presented} says so, else decoding times. Where the clock of the file
-     * jumps, as in a recording put together of several, the later part goes on where the earlier ended.
+     * Times on one clock, by packet: presentation times where {@code presented} says so, else decoding times. Where the
+     * clock of the file jumps, as in a recording put together of several, the later part goes on where the earlier
+     * ended.
      */
     long[] times(boolean presented, double msPerTick) {
         long[] times = new long[n];
@@ -156,7 +157,9 @@ final class PacketTable {
         return times;
     }
 
-    /** Whether the clock of the file jumps, so that presentation times of its parts cannot be held against each other. */
+    /**
+     * Whether the clock of the file jumps, so that presentation times of its parts cannot be held against each other.
+     */
     boolean jumps(double msPerTick) {
         long[] shifted = times(true, msPerTick);
         for (int i = 0; i < n; i++) {

@@ -6,8 +6,8 @@ import java.util.Deque;
 import java.util.Iterator;
 
 /**
- * The native buffers that pictures are handed over in. Those of a closed film go to the next one of its size: left to the
- * collector they would pile up, because it sees only their small heads.
+ * The native buffers that pictures are handed over in. Those of a closed film go to the next one of its size: left to
+ * the collector they would pile up, because it sees only their small heads.
  */
 final class PictureBuffers {
     static final int EACH = 3;

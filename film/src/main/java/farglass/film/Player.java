@@ -14,8 +14,8 @@ import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 
 /**
- * Plays one film on a thread of its own. All methods return at once and may be called from any thread; the newest request
- * wins, steps add up. Pictures are handed to a {@link Screen} in turn from three buffers.
+ * Plays one film on a thread of its own. All methods return at once and may be called from any thread; the newest
+ * request wins, steps add up. Pictures are handed to a {@link Screen} in turn from three buffers.
  */
 public final class Player implements AutoCloseable {
     public static final double SLOWEST = 1 / 8.0;

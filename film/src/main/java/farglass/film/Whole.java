@@ -3,7 +3,9 @@ package farglass.film;
 import java.io.IOException;
 import java.nio.file.Path;
 
-/** Looks whether a film that was just written is all there: an encoder does not say that its last bytes found no room. */
+/**
+ * Looks whether a film that was just written is all there: an encoder does not say that its last bytes found no room.
+ */
 public final class Whole {
     private Whole() {}
 

@@ -16,7 +16,9 @@ import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
-/** A frame is shown under its own number in every container, whatever the order in which its pictures lie in the file. */
+/**
+ * A frame is shown under its own number in every container, whatever the order in which its pictures lie in the file.
+ */
 class FrameNumbersTest {
     private static final int FRAMES = 90;
 

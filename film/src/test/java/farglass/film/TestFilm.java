@@ -144,7 +144,8 @@ final class TestFilm {
     }
 
     /**
-     * Writes into an MP4 how its pictures are to be turned: the matrix of its track header, ISO 14496-12, section 8.3.2.
+     * Writes into an MP4 how its pictures are to be turned: the matrix of its track header, ISO 14496-12, section
+     * 8.3.2.
      *
      * @param quarters clockwise
      */

@@ -13,8 +13,8 @@ import java.util.Locale;
 import org.apache.pdfbox.pdmodel.common.PDRectangle;
 
 /**
- * What the corner holds: one page, read at arm's length. How it opens, what follows, where never, what to do at which score, and
- * a few words to shout. The same on A5 and A4, the type larger on A4.
+ * What the corner holds: one page, read at arm's length. How it opens, what follows, where never, what to do at which
+ * score, and a few words to shout. The same on A5 and A4, the type larger on A4.
  */
 public final class CornerCard {
     private static final double MARGIN = 26;

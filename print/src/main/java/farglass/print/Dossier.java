@@ -22,8 +22,8 @@ import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.common.PDRectangle;
 
 /**
- * What is known of an athlete, to be read on paper: the chosen claims with their bars, dots and stills, the chart, all matches
- * as tide lines, and the sources. Ten claims from a dozen matches fill two pages of A4.
+ * What is known of an athlete, to be read on paper: the chosen claims with their bars, dots and stills, the chart, all
+ * matches as tide lines, and the sources. Ten claims from a dozen matches fill two pages of A4.
  */
 public final class Dossier {
     /** Claims that fill two pages. */

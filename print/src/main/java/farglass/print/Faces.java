@@ -19,8 +19,9 @@ import org.apache.pdfbox.pdmodel.font.PDFont;
 import org.apache.pdfbox.pdmodel.font.PDType0Font;
 
 /**
- * The typefaces of a document. Text is brought into the order in which it is seen and its Arabic letters are joined; each letter is
- * taken from the wanted face or, where that lacks it, from a fallback. A letter that no face has is an empty box.
+ * The typefaces of a document. Text is brought into the order in which it is seen and its Arabic letters are joined;
+ * each letter is taken from the wanted face or, where that lacks it, from a fallback. A letter that no face has is an
+ * empty box.
  */
 final class Faces {
     /** A piece of text that one font has. */
@@ -114,7 +115,10 @@ final class Faces {
         }
     }
 
-    /** Letters in the order in which they are seen, Arabic ones in their joined forms; the Unicode Bidirectional Algorithm (UAX 9). */
+    /**
+     * Letters in the order in which they are seen, Arabic ones in their joined forms; the Unicode Bidirectional
+     * Algorithm (UAX 9).
+     */
     static String visual(String text) {
         if (!Bidi.requiresBidi(text.toCharArray(), 0, text.length())) {
             return text;

@@ -28,9 +28,9 @@ import org.jspecify.annotations.Nullable;
 /**
  * The copies of one library in the folder {@code backups} beside it, and in a second folder when the user named one.
  *
- * <p>A copy is made under another name, looked through by SQLite, counted against the library, brought to the disk, and only then
- * named: what bears the name of a backup was whole when it got it. Names are matched whole, so that a library whose name begins
- * alike keeps its own.
+ * <p>A copy is made under another name, looked through by SQLite, counted against the library, brought to the disk, and
+ * only then named: what bears the name of a backup was whole when it got it. Names are matched whole, so that a library
+ * whose name begins alike keeps its own.
  */
 public final class Backups {
     private static final int KEPT = 7;

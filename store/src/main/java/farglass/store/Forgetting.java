@@ -41,8 +41,8 @@ import org.jdbi.v3.core.Handle;
  * @param settings names of settings that hold a match of his
  * @param traces ids of other matches that name him in their history or in their texts
  * @param films film files below the library's folder that no other match uses
- * @param pictures stills, reels, breakdowns and quick copies in the library's folder that show him, or of which is not known
- *     whom they show
+ * @param pictures stills, reels, breakdowns and quick copies in the library's folder that show him, or of which is not
+ * known whom they show
  * @param exported files written elsewhere that tell of him and are still as they were written
  * @param changed files written elsewhere that tell of him and that somebody has changed or moved since: they are left
  * @param backups copies of the library, which hold him too

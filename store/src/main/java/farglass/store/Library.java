@@ -30,9 +30,9 @@ import org.jspecify.annotations.Nullable;
 /**
  * The user's work in one file: matches with their edit logs, plans with their versions, assignments, settings.
  *
- * <p>Every change is one transaction that reads, checks and writes, and is on disk before the method returns. All methods may be
- * called from any thread; they run one after the other and should not be called from the interface thread for more than a tag at
- * a time.
+ * <p>Every change is one transaction that reads, checks and writes, and is on disk before the method returns. All
+ * methods may be called from any thread; they run one after the other and should not be called from the interface
+ * thread for more than a tag at a time.
  */
 public final class Library implements AutoCloseable {
     /** Setting: a folder for a second copy of each day's backup. */
@@ -140,8 +140,8 @@ public final class Library implements AutoCloseable {
     }
 
     /**
-     * Opens a library to be read only: it may be open in a window, lie on a medium that cannot be written, or be of another
-     * version. Nothing about it changes, every method that would change something throws.
+     * Opens a library to be read only: it may be open in a window, lie on a medium that cannot be written, or be of
+     * another version. Nothing about it changes, every method that would change something throws.
      */
     public static Library read(Path file, Clock clock) throws LibraryException {
         Path real = LibraryFile.real(file);
@@ -149,7 +149,8 @@ public final class Library implements AutoCloseable {
     }
 
     /**
-     * Opens what can be read of a damaged library, to be read only and without histories; {@link #missing} says what cannot.
+     * Opens what can be read of a damaged library, to be read only and without histories; {@link #missing} says what
+     * cannot.
      *
      * @throws LibraryException when nothing can be read
      */
@@ -218,8 +219,8 @@ public final class Library implements AutoCloseable {
     }
 
     /**
-     * Adds all records or, when one of them cannot be added, none. A match that had been removed comes back as it is given, with
-     * its history and one step more.
+     * Adds all records or, when one of them cannot be added, none. A match that had been removed comes back as it is
+     * given, with its history and one step more.
      */
     public synchronized void addAll(List<MatchRecord> records) throws LibraryException {
         change(() -> {
@@ -331,7 +332,9 @@ public final class Library implements AutoCloseable {
         change(rows -> plans.save(plan, clock.instant()));
     }
 
-    /** Keeps a changed plan; the first change of a plan keeps what was there before it, so that it can be taken back. */
+    /**
+     * Keeps a changed plan; the first change of a plan keeps what was there before it, so that it can be taken back.
+     */
     public synchronized void save(Plan before, Plan after) throws LibraryException {
         change(() -> {
             if (plans.version(before.id()) == 0) {
@@ -363,8 +366,8 @@ public final class Library implements AutoCloseable {
     }
 
     /**
-     * Deletes an athlete for good: all that was said before, from the library, from its copies and from the files in its folder.
-     * The one thing here that cannot be taken back.
+     * Deletes an athlete for good: all that was said before, from the library, from its copies and from the files in
+     * its folder. The one thing here that cannot be taken back.
      *
      * @return files that could not be deleted; empty when all is gone
      */

@@ -66,8 +66,8 @@ final class LibraryFile {
     }
 
     /**
-     * Opens for writing; a library that is not there is made (one whose backups are there only when {@code anew} says so), an older one brought
-     * to today's form after a backup.
+     * Opens for writing; a library that is not there is made (one whose backups are there only when {@code anew} says
+     * so), an older one brought to today's form after a backup.
      */
     static Connection writable(Path file, Backups backups, boolean anew) throws LibraryException {
         if (!Files.exists(file)) {
@@ -108,8 +108,8 @@ final class LibraryFile {
     }
 
     /**
-     * Opens for reading only, also when another program is writing it or its folder cannot be written. What stood when a read
-     * began is what it sees.
+     * Opens for reading only, also when another program is writing it or its folder cannot be written. What stood when
+     * a read began is what it sees.
      */
     static Reading readable(Path file, Backups backups) throws LibraryException {
         if (!Files.exists(file)) {

@@ -11,9 +11,9 @@ import java.nio.file.attribute.BasicFileAttributes;
 import org.jspecify.annotations.Nullable;
 
 /**
- * Who may write a library: whoever holds the lock on the file beside it. The library is named by its real path, so that links
- * lead to the same lock. The library's own file cannot carry the lock: the system drops such a lock when any other reader in the
- * process closes the file, SQLite's own locks along with it.
+ * Who may write a library: whoever holds the lock on the file beside it. The library is named by its real path, so that
+ * links lead to the same lock. The library's own file cannot carry the lock: the system drops such a lock when any
+ * other reader in the process closes the file, SQLite's own locks along with it.
  */
 final class LibraryLock implements AutoCloseable {
     private final Path file;

@@ -10,8 +10,8 @@ import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 
 /**
- * Watches that the file a library was opened from is still the one that lies there, and not shorter. What is written to a file
- * that was deleted or replaced is gone with the program; while it is open, its content can still be copied out.
+ * Watches that the file a library was opened from is still the one that lies there, and not shorter. What is written to
+ * a file that was deleted or replaced is gone with the program; while it is open, its content can still be copied out.
  */
 final class OpenFile {
     private final Path file;

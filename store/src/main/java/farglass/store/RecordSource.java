@@ -19,8 +19,8 @@ import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 
 /**
- * Records from wherever they lie: a library file, which is only read and may be open elsewhere, a bundle, a folder of {@code
- * *.match.json}, or one such file.
+ * Records from wherever they lie: a library file, which is only read and may be open elsewhere, a bundle, a folder of
+ * {@code *.match.json}, or one such file.
  */
 public final class RecordSource {
     private RecordSource() {}

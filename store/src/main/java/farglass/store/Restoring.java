@@ -14,7 +14,9 @@ import java.util.List;
 import java.util.Optional;
 import org.jdbi.v3.core.Handle;
 
-/** Brings a library back from a backup, whole or match by match. What was there before is kept beside the backups first. */
+/**
+ * Brings a library back from a backup, whole or match by match. What was there before is kept beside the backups first.
+ */
 public final class Restoring {
     private final Path library;
     private final Path backup;

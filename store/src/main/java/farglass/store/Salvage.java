@@ -18,13 +18,13 @@ import java.util.List;
 import java.util.Map;
 
 /**
- * What can still be read of a damaged library. A table is read from its beginning and from its end, each as far as it goes, and
- * what lies between two damaged places is asked for row by row.
+ * What can still be read of a damaged library. A table is read from its beginning and from its end, each as far as it
+ * goes, and what lies between two damaged places is asked for row by row.
  *
  * @param matches records that are not removed
  * @param settings by name
- * @param missing one sentence for each thing that is known to be there and cannot be read, or for a table of which that is all
- *     that can be said
+ * @param missing one sentence for each thing that is known to be there and cannot be read, or for a table of which that
+ * is all that can be said
  */
 public record Salvage(
         List<MatchRecord> matches,

@@ -14,8 +14,8 @@ import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 
 /**
- * What an athlete leaves in documents that are not his: the athlete himself where he was entered by mistake, and his name and id
- * in texts. Equal values are made equal values, so that the steps of a history still follow one another.
+ * What an athlete leaves in documents that are not his: the athlete himself where he was entered by mistake, and his
+ * name and id in texts. Equal values are made equal values, so that the steps of a history still follow one another.
  */
 final class Traces {
     static final String FORGOTTEN = "forgotten";

@@ -5,8 +5,8 @@ import java.sql.SQLException;
 import java.sql.Statement;
 
 /**
- * Reads, checks and writes in one transaction, which holds the file from its beginning. Begun and ended by statement: the driver's own way
- * does not come back from a begin that the disk refuses.
+ * Reads, checks and writes in one transaction, which holds the file from its beginning. Begun and ended by statement:
+ * the driver's own way does not come back from a begin that the disk refuses.
  */
 final class Transaction {
     private Transaction() {}

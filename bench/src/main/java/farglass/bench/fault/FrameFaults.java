@@ -15,9 +15,9 @@ import java.util.Random;
 import org.bytedeco.javacpp.Loader;
 
 /**
- * Holds every frame of films in all containers that the program claims against the number in its pixels: with pictures out of
- * order, open groups, variable rate, turned, with one key frame in all. Encoders that the shipped library has are always run;
- * others where an FFmpeg program is installed.
+ * Holds every frame of films in all containers that the program claims against the number in its pixels: with pictures
+ * out of order, open groups, variable rate, turned, with one key frame in all. Encoders that the shipped library has
+ * are always run; others where an FFmpeg program is installed.
  */
 public final class FrameFaults {
     private static final int FRAMES = 150;

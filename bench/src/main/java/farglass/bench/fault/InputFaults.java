@@ -35,8 +35,9 @@ import java.util.TreeMap;
 import org.bytedeco.javacpp.Loader;
 
 /**
- * Gives the commands documents, bundles, tables, libraries and films that were changed at random, under the heap that the window
- * has, and looks at what they say: one line, under 300 characters, without control characters, with no trace of Java in it.
+ * Gives the commands documents, bundles, tables, libraries and films that were changed at random, under the heap that
+ * the window has, and looks at what they say: one line, under 300 characters, without control characters, with no trace
+ * of Java in it.
  */
 public final class InputFaults {
     private static final String HEAP = "-Xmx420m";

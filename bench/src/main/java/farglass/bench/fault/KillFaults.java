@@ -33,8 +33,8 @@ import java.util.concurrent.TimeUnit;
 import java.util.stream.Stream;
 
 /**
- * Kills a process that tags, undoes, backs up, migrates, imports, exports, brings back and forgets, at moments drawn at random, and
- * holds what is there afterwards against what the process had said was done.
+ * Kills a process that tags, undoes, backs up, migrates, imports, exports, brings back and forgets, at moments drawn at
+ * random, and holds what is there afterwards against what the process had said was done.
  */
 public final class KillFaults {
     private static final int LONGEST_MS = 900;

@@ -13,8 +13,8 @@ import java.util.Set;
 import org.jspecify.annotations.Nullable;
 
 /**
- * What to do when the match does not go as planned: the opening does not work today, or the clock runs out at a bad or a good
- * score.
+ * What to do when the match does not go as planned: the opening does not work today, or the clock runs out at a bad or
+ * a good score.
  *
  * @param opening null when nothing of ours is pressed or fixed from the start
  * @param behind what to do late and behind, by how much it brings

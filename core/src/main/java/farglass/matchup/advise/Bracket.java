@@ -13,8 +13,8 @@ import java.util.TreeMap;
 import org.jspecify.annotations.Nullable;
 
 /**
- * Several likely opponents at once: what helps against all of them, each weighted by the chance to meet him, and what is only for
- * one.
+ * Several likely opponents at once: what helps against all of them, each weighted by the chance to meet him, and what
+ * is only for one.
  *
  * @param skills by what they bring in all, the most first
  */
@@ -36,8 +36,8 @@ public record Bracket(List<Opponent> opponents, List<Skill> skills) {
             String id, double chance, @Nullable MeetingSolution solved, Uncertainty.@Nullable Range range) {}
 
     /**
-     * Something that can be trained: doing a technique of ours a tenth more often and a tenth more surely, or letting a technique
-     * of theirs be done a tenth less.
+     * Something that can be trained: doing a technique of ours a tenth more often and a tenth more surely, or letting a
+     * technique of theirs be done a tenth less.
      *
      * @param ours whether it is our attempt; else it is what we defend
      * @param worth win chance that it brings, summed over the opponents by their chances
@@ -124,8 +124,8 @@ public record Bracket(List<Opponent> opponents, List<Skill> skills) {
     }
 
     /**
-     * How well the chance to win whoever comes with the plan is known, as if all that is not known of one opponent were not known
-     * of the others alike: the widest it can be. NaN when nobody can be judged.
+     * How well the chance to win whoever comes with the plan is known, as if all that is not known of one opponent were
+     * not known of the others alike: the widest it can be. NaN when nobody can be judged.
      */
     public Uncertainty.Range range() {
         double lo = 0;

@@ -23,8 +23,8 @@ import org.apache.commons.rng.simple.RandomSource;
 import org.jspecify.annotations.Nullable;
 
 /**
- * Two athletes laid over one another: their rates fitted from the library, and the match as a model. Building one takes a moment;
- * {@link #solve} takes about a second, {@link Uncertainty} half a minute.
+ * Two athletes laid over one another: their rates fitted from the library, and the match as a model. Building one takes
+ * a moment; {@link #solve} takes about a second, {@link Uncertainty} half a minute.
  */
 public final class Meeting {
     /** Matches of each below which no plan is made. */

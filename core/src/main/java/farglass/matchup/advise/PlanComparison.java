@@ -15,8 +15,8 @@ import org.apache.commons.rng.simple.RandomSource;
 import org.jspecify.annotations.Nullable;
 
 /**
- * Plans for one meeting held against the first of them. All are valued in the same draws of what the rates may truly be, so that
- * their difference is far surer than either.
+ * Plans for one meeting held against the first of them. All are valued in the same draws of what the rates may truly
+ * be, so that their difference is far surer than either.
  *
  * @param plans in the order given
  */

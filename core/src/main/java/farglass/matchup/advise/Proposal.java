@@ -23,8 +23,8 @@ import java.util.Map;
 import org.jspecify.annotations.Nullable;
 
 /**
- * What a solved meeting advises: what follows what from the start, where to be and where not, what to do at which score and time,
- * which figures decide, and which of them rest on too little film.
+ * What a solved meeting advises: what follows what from the start, where to be and where not, what to do at which score
+ * and time, which figures decide, and which of them rest on too little film.
  *
  * @param root the plan tree, from the start
  * @param seek places worth more than standing, best first

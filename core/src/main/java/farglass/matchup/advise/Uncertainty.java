@@ -22,8 +22,9 @@ import org.apache.commons.statistics.descriptive.Quantile;
 import org.jspecify.annotations.Nullable;
 
 /**
- * How sure a plan is: the match solved and valued under many draws of what the rates may truly be. The plan shown is fixed; it is
- * not tuned anew to every draw, which would promise too much. Advice that helps in less than four draws of five is taken back.
+ * How sure a plan is: the match solved and valued under many draws of what the rates may truly be. The plan shown is
+ * fixed; it is not tuned anew to every draw, which would promise too much. Advice that helps in less than four draws of
+ * five is taken back.
  *
  * @param natural win chance without a plan
  * @param planned win chance with the plan

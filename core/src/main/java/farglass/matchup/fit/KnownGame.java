@@ -12,8 +12,8 @@ import java.util.List;
 import java.util.TreeMap;
 
 /**
- * What film that anybody can watch shows of an athlete: the game the opponent's analyst prepares for. Private records, and
- * training rounds unless they were made public, are left out.
+ * What film that anybody can watch shows of an athlete: the game the opponent's analyst prepares for. Private records,
+ * and training rounds unless they were made public, are left out.
  */
 public final class KnownGame {
     /** Tries and matches from which an analyst who counts will have noticed a habit, and its least share in a place. */

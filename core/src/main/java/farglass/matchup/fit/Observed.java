@@ -27,8 +27,8 @@ import java.util.TreeMap;
 import org.jspecify.annotations.Nullable;
 
 /**
- * What the library shows of every pair of athletes: minutes in every place, attempts made there, how far they got and where they
- * led. Old matches weigh less, as the filter says.
+ * What the library shows of every pair of athletes: minutes in every place, attempts made there, how far they got and
+ * where they led. Old matches weigh less, as the filter says.
  */
 final class Observed {
     /** Families that change no place. */

@@ -11,8 +11,8 @@ import java.util.TreeSet;
 import java.util.concurrent.ConcurrentHashMap;
 
 /**
- * What is usual in the library: how often a family is tried in a place, by which techniques, how often they work and where they
- * lead. Every place leans on the places of its family, by the weight of a few minutes or tries.
+ * What is usual in the library: how often a family is tried in a place, by which techniques, how often they work and
+ * where they lead. Every place leans on the places of its family, by the weight of a few minutes or tries.
  */
 final class PooledRates {
     /** Minutes of the family's places that a place is given beside its own. */

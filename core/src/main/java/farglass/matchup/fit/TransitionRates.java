@@ -28,9 +28,9 @@ import org.jspecify.annotations.Nullable;
 /**
  * All ways out of all places for two athletes, as best known and as draws of what may be true.
  *
- * <p>The rate of a family is its usual rate in the place times exp(acting + facing effect) ({@link TwoWayFit}); it is shared
- * among techniques by the athlete's own mix, which leans on what is usual there and on what he prefers elsewhere. Success is
- * the technique's usual chance moved by the same kind of effects.
+ * <p>The rate of a family is its usual rate in the place times exp(acting + facing effect) ({@link TwoWayFit}); it is
+ * shared among techniques by the athlete's own mix, which leans on what is usual there and on what he prefers
+ * elsewhere. Success is the technique's usual chance moved by the same kind of effects.
  */
 public final class TransitionRates {
     /** Athletes whose effects are fitted; the rest count toward what is usual only. */

@@ -3,10 +3,10 @@ package farglass.matchup.fit;
 import java.util.List;
 
 /**
- * How much each athlete does, and lets the other do, more than is usual, each corrected for whom he met: log rate (or log odds)
- * = offset + acting effect + facing effect, with normal effects of mean 0 whose spread is chosen by marginal likelihood
- * (Laplace approximation; McCullagh and Nelder, Generalized Linear Models, 1989; Tierney and Kadane 1986). What is known of an
- * effect is normal around its mode with the inverse curvature as covariance.
+ * How much each athlete does, and lets the other do, more than is usual, each corrected for whom he met: log rate (or
+ * log odds) = offset + acting effect + facing effect, with normal effects of mean 0 whose spread is chosen by marginal
+ * likelihood (Laplace approximation; McCullagh and Nelder, Generalized Linear Models, 1989; Tierney and Kadane 1986).
+ * What is known of an effect is normal around its mode with the inverse curvature as covariance.
  */
 final class TwoWayFit {
     private static final double[] SPREADS = {0.05, 0.1, 0.2, 0.3, 0.45, 0.65, 0.9};

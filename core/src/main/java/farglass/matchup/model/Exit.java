@@ -15,8 +15,8 @@ import org.jspecify.annotations.Nullable;
  * @param chance that an attempt works, 0..1
  * @param held chance that what worked is kept for the count, 0..1
  * @param near chance that an attempt that failed came near enough for an advantage, 0..1
- * @param to places reached when it works, as our athlete sees them, with shares that sum to 1; empty for a submission and for
- *     what has never been seen to lead anywhere
+ * @param to places reached when it works, as our athlete sees them, with shares that sum to 1; empty for a submission
+ * and for what has never been seen to lead anywhere
  * @param source where the rate comes from
  * @param basis the actor's own record in this place
  */

@@ -10,8 +10,8 @@ import java.util.Map;
 import java.util.Set;
 
 /**
- * A match as places and ways out of them, with what each earns. Everything is seen by our athlete: points and advantages are ours
- * minus theirs.
+ * A match as places and ways out of them, with what each earns. Everything is seen by our athlete: points and
+ * advantages are ours minus theirs.
  */
 public final class Model {
     /** Where a branch ends when it is no place. */

@@ -18,8 +18,8 @@ import java.util.concurrent.ConcurrentHashMap;
 import org.jspecify.annotations.Nullable;
 
 /**
- * What a change of place earns under a ruleset, asked of the rules engine itself: a few seconds of a match are written down and
- * scored. So an edited ruleset is understood without a second telling.
+ * What a change of place earns under a ruleset, asked of the rules engine itself: a few seconds of a match are written
+ * down and scored. So an edited ruleset is understood without a second telling.
  */
 public final class Payoffs {
     private static final long LENGTH_MS = 600_000;

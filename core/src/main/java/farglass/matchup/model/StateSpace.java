@@ -13,7 +13,10 @@ import org.jspecify.annotations.Nullable;
 
 /** The positions of the lexicon, like put to like, so that rates rest on more than a few occurrences. */
 public final class StateSpace {
-    /** Positions that share their rates; the first gives the group its code. A position named nowhere is a group of its own. */
+    /**
+     * Positions that share their rates; the first gives the group its code. A position named nowhere is a group of its
+     * own.
+     */
     private static final List<List<String>> TOGETHER = List.of(
             List.of("CLN", "KNE"),
             List.of("SLG", "DLH"),

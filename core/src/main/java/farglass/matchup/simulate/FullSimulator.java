@@ -34,8 +34,8 @@ import org.apache.commons.rng.simple.RandomSource;
 import org.jspecify.annotations.Nullable;
 
 /**
- * Plays the model and writes every match down as a record, which the real rules engine then scores: holds have to last, a pin
- * retaken at once pays nothing, and what was nearly held earns an advantage. Our athlete is corner A.
+ * Plays the model and writes every match down as a record, which the real rules engine then scores: holds have to last,
+ * a pin retaken at once pays nothing, and what was nearly held earns an advantage. Our athlete is corner A.
  */
 public final class FullSimulator {
     private static final int CHUNK = 500;

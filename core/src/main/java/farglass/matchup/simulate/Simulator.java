@@ -21,8 +21,9 @@ import org.apache.commons.rng.simple.RandomSource;
 import org.jspecify.annotations.Nullable;
 
 /**
- * Plays the model as a race of exponential clocks: event by event, without the programme's steps, so that each checks the other.
- * Attempts that change nothing are not drawn at all (thinning). Points are given at once, as the programme gives them.
+ * Plays the model as a race of exponential clocks: event by event, without the programme's steps, so that each checks
+ * the other. Attempts that change nothing are not drawn at all (thinning). Points are given at once, as the programme
+ * gives them.
  */
 public final class Simulator {
     private static final int CHUNK = 10_000;

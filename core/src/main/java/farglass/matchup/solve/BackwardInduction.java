@@ -5,11 +5,11 @@ import farglass.matchup.model.ModelState;
 import org.jspecify.annotations.Nullable;
 
 /**
- * The finite-horizon dynamic programme (Puterman, Markov Decision Processes, 1994, ch. 4) over place, time, points, advantages and
- * our stalling calls. Value is the chance to win, a draw counts one half. In a step of dt at most one event happens, each with
- * chance rate times dt; attempts that change nothing are no events. So as many events are expected as in truth, and the result
- * differs from an event-driven run by less than 0.001, at steps of 10 s too; 1 - exp(-R dt) shared over all attempts lost 15 % of
- * the finishes.
+ * The finite-horizon dynamic programme (Puterman, Markov Decision Processes, 1994, ch. 4) over place, time, points,
+ * advantages and our stalling calls. Value is the chance to win, a draw counts one half. In a step of dt at most one
+ * event happens, each with chance rate times dt; attempts that change nothing are no events. So as many events are
+ * expected as in truth, and the result differs from an event-driven run by less than 0.001, at steps of 10 s too; 1 -
+ * exp(-R dt) shared over all attempts lost 15 % of the finishes.
  *
  * <p>One solution is one thread. Rates are a minute.
  */
@@ -117,7 +117,10 @@ public final class BackwardInduction {
         return best(answer, Constraints.NONE);
     }
 
-    /** The best options where the user has fixed some; its values are win chances, without the price of leaving one's habits. */
+    /**
+     * The best options where the user has fixed some; its values are win chances, without the price of leaving one's
+     * habits.
+     */
     public Solution best(Answer answer, Constraints wishes) {
         BackwardPass pass = new BackwardPass(this, null, answer, wishes, settings.price() == 0);
         Solution s = pass.run();
@@ -129,7 +132,10 @@ public final class BackwardInduction {
         return new BackwardPass(this, policy, answer, null, true).run();
     }
 
-    /** The win chance from the beginning alone, without the memory that values of all times take; null for the natural mix. */
+    /**
+     * The win chance from the beginning alone, without the memory that values of all times take; null for the natural
+     * mix.
+     */
     public double win(@Nullable Policy policy, Answer answer) {
         return new BackwardPass(this, policy, answer, null, false).run().win();
     }

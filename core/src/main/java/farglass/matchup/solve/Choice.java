@@ -3,7 +3,8 @@ package farglass.matchup.solve;
 import farglass.matchup.model.ModelState;
 
 /**
- * A piece of advice: in this place, at this score and in this part of the match, do this rather than what comes naturally.
+ * A piece of advice: in this place, at this score and in this part of the match, do this rather than what comes
+ * naturally.
  *
  * @param minutes of an average match in which it applies
  * @param ms match time of the moment at which it applies most

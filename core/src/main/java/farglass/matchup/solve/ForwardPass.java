@@ -14,9 +14,9 @@ import java.util.List;
 import java.util.Map;
 
 /**
- * Where a match goes under a policy: one pass forward from the beginning. It gives the time spent everywhere, how matches end, and
- * the leverage of every rate and chance: by the envelope theorem the derivative of the win chance under the best policy is that
- * of the step probabilities alone, weighted by how often the step is reached.
+ * Where a match goes under a policy: one pass forward from the beginning. It gives the time spent everywhere, how
+ * matches end, and the leverage of every rate and chance: by the envelope theorem the derivative of the win chance
+ * under the best policy is that of the step probabilities alone, weighted by how often the step is reached.
  */
 public final class ForwardPass {
     /** Cells reached less often than this are not followed. */
@@ -379,7 +379,9 @@ public final class ForwardPass {
         return model.states().stream().filter(p -> !p.paid()).toList();
     }
 
-    /** Chances of the ways a match ends: us:submission, us:score, draw, them:score, them:submission, them:disqualified. */
+    /**
+     * Chances of the ways a match ends: us:submission, us:score, draw, them:score, them:submission, them:disqualified.
+     */
     public Map<Ending, Double> endings() {
         return endings;
     }
@@ -402,7 +404,9 @@ public final class ForwardPass {
         return shares;
     }
 
-    /** What is chosen other than the natural mix, by place, lead and part of the match, where most time is spent first. */
+    /**
+     * What is chosen other than the natural mix, by place, lead and part of the match, where most time is spent first.
+     */
     public List<Choice> choices() {
         List<Choice> found = new ArrayList<>();
         for (int s = 0; s < taken.length; s++) {

@@ -5,8 +5,8 @@ import farglass.rules.Ruleset;
 import java.util.List;
 
 /**
- * The cells of the programme: our stalling calls, advantages, points. Rows of points are padded at both ends with the saturated
- * value, so that no sum needs to look where the row ends.
+ * The cells of the programme: our stalling calls, advantages, points. Rows of points are padded at both ends with the
+ * saturated value, so that no sum needs to look where the row ends.
  */
 public final class Grid {
     /** Points beyond this change nothing more. */

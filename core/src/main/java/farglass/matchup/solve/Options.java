@@ -6,8 +6,8 @@ import java.util.ArrayList;
 import java.util.List;
 
 /**
- * The options of one athlete in one place, as factors on rates. Pressing leaves the total rate as it is: what one action gains
- * the others lose; so an action that is nearly all there is cannot be pressed.
+ * The options of one athlete in one place, as factors on rates. Pressing leaves the total rate as it is: what one
+ * action gains the others lose; so an action that is nearly all there is cannot be pressed.
  */
 public final class Options {
     /** Share of all own attempts that a pressed action may become. */

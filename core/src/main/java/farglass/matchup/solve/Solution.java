@@ -64,7 +64,8 @@ public final class Solution {
     }
 
     /**
-     * What an option brings over the natural mix in one step from here, in win chance; the other keeps to his natural mix.
+     * What an option brings over the natural mix in one step from here, in win chance; the other keeps to his natural
+     * mix.
      *
      * @return null when the place or the option does not occur
      */

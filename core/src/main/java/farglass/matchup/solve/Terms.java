@@ -7,8 +7,8 @@ import java.util.List;
 import java.util.Map;
 
 /**
- * Some ways out made ready for the programme: a weighted sum of cells, like cells put together. The inner loop takes four at a
- * time, because loads and stores of the sum would otherwise cost more than the sum.
+ * Some ways out made ready for the programme: a weighted sum of cells, like cells put together. The inner loop takes
+ * four at a time, because loads and stores of the sum would otherwise cost more than the sum.
  */
 final class Terms {
     private final int[] at;

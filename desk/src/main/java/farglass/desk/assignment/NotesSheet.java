@@ -34,8 +34,9 @@ import javafx.scene.layout.VBox;
 import javafx.util.StringConverter;
 
 /**
- * A guide that takes old notes into a match: what each column holds, what words mean that the lexicon does not have, and row by
- * row what was understood. Nothing changes before it is taken; what was taught is remembered for the next table.
+ * A guide that takes old notes into a match: what each column holds, what words mean that the lexicon does not have,
+ * and row by row what was understood. Nothing changes before it is taken; what was taught is remembered for the next
+ * table.
  */
 final class NotesSheet extends StackPane {
     private static final String COLUMNS = "notes.columns ";

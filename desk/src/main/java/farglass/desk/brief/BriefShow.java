@@ -18,7 +18,10 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 import javafx.stage.Stage;
 
-/** A briefing shown full screen: arrow keys or blank go on, up and down change the moment, N shows the notes, Esc ends it. */
+/**
+ * A briefing shown full screen: arrow keys or blank go on, up and down change the moment, N shows the notes, Esc ends
+ * it.
+ */
 final class BriefShow extends VBox {
     private final Desk desk;
     private final List<Slide> slides;

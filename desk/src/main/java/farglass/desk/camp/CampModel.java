@@ -24,8 +24,8 @@ import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 
 /**
- * The camp of the open plan, worked out anew whenever the match-up or the camp changes. The skills follow from the match-up; sharing
- * their minutes out takes no time, what training did to the win chance takes about a second.
+ * The camp of the open plan, worked out anew whenever the match-up or the camp changes. The skills follow from the
+ * match-up; sharing their minutes out takes no time, what training did to the win chance takes about a second.
  */
 final class CampModel {
     private static final String TRAINED = "shown in training";

@@ -27,8 +27,8 @@ import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 
 /**
- * A second record of the open match laid over it: how far they agree, and every difference, to be taken over or left by a key.
- * What is taken is an ordinary edit of the open record.
+ * A second record of the open match laid over it: how far they agree, and every difference, to be taken over or left by
+ * a key. What is taken is an ordinary edit of the open record.
  */
 final class CompareSheet extends StackPane {
     private static final long SEED = 1;

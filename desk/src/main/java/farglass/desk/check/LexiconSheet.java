@@ -36,8 +36,8 @@ import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 
 /**
- * The words of the work, to be made the team's own: displayed names, aliases, standing values, checkpoints, house terms; and
- * two terms made one. Words hold from the next start on, tags are rewritten at once.
+ * The words of the work, to be made the team's own: displayed names, aliases, standing values, checkpoints, house
+ * terms; and two terms made one. Words hold from the next start on, tags are rewritten at once.
  */
 final class LexiconSheet extends StackPane {
     private final Desk desk;

@@ -14,8 +14,8 @@ import javafx.scene.paint.Color;
 import javafx.scene.shape.Circle;
 
 /**
- * One occurrence behind a claim: filled when it worked, a ring when not. It does what a button does at a fraction of its cost,
- * because a page has hundreds, and says what it is only when it is asked.
+ * One occurrence behind a claim: filled when it worked, a ring when not. It does what a button does at a fraction of
+ * its cost, because a page has hundreds, and says what it is only when it is asked.
  */
 public final class Dot extends Region {
     private static final double RADIUS = 3.7;

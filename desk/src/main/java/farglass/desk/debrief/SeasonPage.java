@@ -11,7 +11,10 @@ import javafx.scene.Node;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 
-/** All assignments, how far they have come, what came of them, what the forecasts were worth; a rematch begins from the old plan. */
+/**
+ * All assignments, how far they have come, what came of them, what the forecasts were worth; a rematch begins from the
+ * old plan.
+ */
 final class SeasonPage extends VBox {
     private final Desk desk;
 

@@ -13,7 +13,10 @@ import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
 import javafx.scene.shape.Rectangle;
 
-/** The station's question, what match it is, and who is who: letter, colour on the drawings, name, how to tell them apart. */
+/**
+ * The station's question, what match it is, and who is who: letter, colour on the drawings, name, how to tell them
+ * apart.
+ */
 final class FilmHead extends HBox {
     private final Desk desk;
     private final Label facts = Ui.label("", "soft");

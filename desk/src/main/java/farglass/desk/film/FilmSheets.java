@@ -12,7 +12,9 @@ import javafx.scene.Node;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.StackPane;
 
-/** What is laid over the film station or made of what it shows: stills, reels, comparisons, breakdowns, the exercise. */
+/**
+ * What is laid over the film station or made of what it shows: stills, reels, comparisons, breakdowns, the exercise.
+ */
 final class FilmSheets {
     private static final long NANOS_PER_MS = 1_000_000;
 

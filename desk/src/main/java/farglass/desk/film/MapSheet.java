@@ -29,8 +29,8 @@ import javafx.scene.layout.VBox;
 import javafx.util.StringConverter;
 
 /**
- * A clock map, segment by segment: what each shows, where it begins in the film, which match moment it begins with. All of
- * it can be corrected before it is taken; a proposed map says how sure it is of each segment.
+ * A clock map, segment by segment: what each shows, where it begins in the film, which match moment it begins with. All
+ * of it can be corrected before it is taken; a proposed map says how sure it is of each segment.
  */
 final class MapSheet extends StackPane {
     private static final double DOUBTFUL = 0.6;

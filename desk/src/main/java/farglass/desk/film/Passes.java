@@ -14,8 +14,8 @@ import java.util.function.IntConsumer;
 import java.util.function.IntSupplier;
 
 /**
- * The two passes over a match: the first makes tags as they happen, the second asks what is still to be said of them, one
- * question after the other. Each has its own likely choices and its own progress.
+ * The two passes over a match: the first makes tags as they happen, the second asks what is still to be said of them,
+ * one question after the other. Each has its own likely choices and its own progress.
  */
 final class Passes {
     private final Desk desk;

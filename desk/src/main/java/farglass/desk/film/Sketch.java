@@ -22,8 +22,9 @@ import javafx.scene.input.MouseEvent;
 import javafx.scene.paint.Color;
 
 /**
- * Drawings over the film. A tool is taken by its key and draws one mark: with the main button in the colour of the athlete
- * drawn amber, with the other in the other's. Marks belong to the frame on screen and are shown again when it is played.
+ * Drawings over the film. A tool is taken by its key and draws one mark: with the main button in the colour of the
+ * athlete drawn amber, with the other in the other's. Marks belong to the frame on screen and are shown again when it
+ * is played.
  */
 final class Sketch extends Marks {
     private final Desk desk;

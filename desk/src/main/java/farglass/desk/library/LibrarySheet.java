@@ -30,7 +30,10 @@ import javafx.scene.layout.VBox;
 import javafx.stage.DirectoryChooser;
 import javafx.stage.FileChooser;
 
-/** Where the library lies, its backups, what one holds otherwise than the library now, and bringing back all or single matches. */
+/**
+ * Where the library lies, its backups, what one holds otherwise than the library now, and bringing back all or single
+ * matches.
+ */
 public final class LibrarySheet extends StackPane {
     private final Desk desk;
     private final Runnable close;

@@ -24,7 +24,10 @@ import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 
-/** All likely opponents of the assignment: the chance to meet each, what helps against all of them, what is for one alone. */
+/**
+ * All likely opponents of the assignment: the chance to meet each, what helps against all of them, what is for one
+ * alone.
+ */
 final class BracketPage extends VBox {
     private static final int SKILLS = 16;
     private static final int STEP = 5;

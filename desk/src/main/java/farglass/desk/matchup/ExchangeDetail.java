@@ -19,7 +19,10 @@ import javafx.scene.control.ScrollPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 
-/** Both athletes' ways out of one place: how often, how surely, how well known and from what film; barred or corrected here. */
+/**
+ * Both athletes' ways out of one place: how often, how surely, how well known and from what film; barred or corrected
+ * here.
+ */
 final class ExchangeDetail extends VBox {
     private static final int SHOWN = 7;
 

@@ -12,7 +12,9 @@ import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 
-/** The win chances in one line: natural game against natural game first, what the plan adds apart, the answer beside it. */
+/**
+ * The win chances in one line: natural game against natural game first, what the plan adds apart, the answer beside it.
+ */
 public final class Headline extends HBox {
     private final MeetingModel model;
     private final Label natural = Ui.label("", "headline-number");

@@ -28,8 +28,9 @@ import javafx.beans.property.ReadOnlyStringProperty;
 import javafx.beans.property.ReadOnlyStringWrapper;
 
 /**
- * The meeting of the open plan: win chances after a moment, the whole proposal a little later, its intervals last and with
- * progress. A change of the plan, the records or the assignment while a station looks begins it anew; only the newest counts.
+ * The meeting of the open plan: win chances after a moment, the whole proposal a little later, its intervals last and
+ * with progress. A change of the plan, the records or the assignment while a station looks begins it anew; only the
+ * newest counts.
  */
 public final class MeetingModel {
     private static final int RANGE_DRAWS = 60;
@@ -137,7 +138,10 @@ public final class MeetingModel {
         return fitted.under(a.approach().settings().coarse(), a.approach().wishes());
     }
 
-    /** Our athlete against somebody of the assignment, by the usual settings; takes a moment. May be called from any thread. */
+    /**
+     * Our athlete against somebody of the assignment, by the usual settings; takes a moment. May be called from any
+     * thread.
+     */
     Meeting against(String them) {
         Assignment a = desk.assignment().get();
         Ruleset rules = desk.rulesets().get().orUsual(a.ruleset(), a.date());

@@ -17,8 +17,8 @@ import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 
 /**
- * Two films side by side. They stand at the frames they are aligned at; from there they play, step and jump together. With
- * Shift the right one steps alone, which changes by how much the two are apart.
+ * Two films side by side. They stand at the frames they are aligned at; from there they play, step and jump together.
+ * With Shift the right one steps alone, which changes by how much the two are apart.
  */
 public final class PairSheet extends StackPane {
     private static final long JUMP_MS = 1000;

@@ -33,8 +33,8 @@ import javafx.scene.paint.Color;
 import javafx.scene.shape.Rectangle;
 
 /**
- * Reads phrases as they are typed. The moment is stamped when the phrase is begun; Enter keeps it, Esc drops it, a digit on
- * the empty line takes a likely next tag, Tab takes the first completion.
+ * Reads phrases as they are typed. The moment is stamped when the phrase is begun; Enter keeps it, Esc drops it, a
+ * digit on the empty line takes a likely next tag, Tab takes the first completion.
  */
 public final class PhraseLine extends VBox {
     private static final int LIKELY = 5;
@@ -95,8 +95,8 @@ public final class PhraseLine extends VBox {
     }
 
     /**
-     * Sets who asks about tags that are there already: while a question is open, its answers stand where the likely next
-     * tags do, and digits choose among them.
+     * Sets who asks about tags that are there already: while a question is open, its answers stand where the likely
+     * next tags do, and digits choose among them.
      */
     public void asks(
             Supplier<Optional<SecondPass.Question>> asks, BiConsumer<SecondPass.Question, SecondPass.Choice> answer) {

@@ -30,8 +30,8 @@ import javafx.scene.image.WritableImage;
 import javafx.scene.layout.StackPane;
 
 /**
- * Shows one film. Pictures are drawn straight from the player's buffers; when the interface thread is late, only the newest
- * one is drawn.
+ * Shows one film. Pictures are drawn straight from the player's buffers; when the interface thread is late, only the
+ * newest one is drawn.
  */
 public final class FilmView extends StackPane {
     private final ImageView picture = new ImageView();

@@ -12,7 +12,9 @@ import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.HBox;
 
-/** A question in the words of the phrase line. Enter asks, Tab takes the first completion, Esc goes back to the page. */
+/**
+ * A question in the words of the phrase line. Enter asks, Tab takes the first completion, Esc goes back to the page.
+ */
 final class AskLine extends HBox {
     private static final int CHOICES = 4;
 

@@ -22,8 +22,8 @@ import javafx.scene.text.Font;
 import javafx.scene.text.TextAlignment;
 
 /**
- * How a place ends over time: the share that has ended in each way, with its interval as a wash. Every way has a line pattern of
- * its own besides its colour; its name plays the moments that ended so.
+ * How a place ends over time: the share that has ended in each way, with its interval as a wash. Every way has a line
+ * pattern of its own besides its colour; its name plays the moments that ended so.
  */
 final class CurvesView extends VBox {
     private static final double LEAST = 360;

@@ -66,7 +66,10 @@ public final class HandOver {
                         ProfilePublication.report(desk.material(), r, basis));
     }
 
-    /** Asks what of the athlete in sight is handed over; the whole profile is worked out first, a page alone is not enough. */
+    /**
+     * Asks what of the athlete in sight is handed over; the whole profile is worked out first, a page alone is not
+     * enough.
+     */
     void ask(
             ProfileService profiles,
             Filter filter,

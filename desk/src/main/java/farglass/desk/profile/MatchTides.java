@@ -18,7 +18,9 @@ import javafx.scene.control.ListView;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 
-/** A small tide line for every match of a profile, oldest first, as many as are in sight drawn; each opens its match. */
+/**
+ * A small tide line for every match of a profile, oldest first, as many as are in sight drawn; each opens its match.
+ */
 final class MatchTides extends ListView<List<Evidence.Seen>> {
     private static final double WIDTH = 124;
     private static final double HEIGHT = 34;
@@ -41,7 +43,9 @@ final class MatchTides extends ListView<List<Evidence.Seen>> {
         setCellFactory(v -> new Row());
     }
 
-    /** Draws nothing anew when the matches are the same; of two who only met each other each is drawn on their own side. */
+    /**
+     * Draws nothing anew when the matches are the same; of two who only met each other each is drawn on their own side.
+     */
     void show(Evidence evidence) {
         List<MatchFacts> facts =
                 evidence.matches().stream().map(Evidence.Seen::facts).toList();

@@ -20,7 +20,10 @@ import javafx.scene.layout.VBox;
 import javafx.scene.paint.Color;
 import javafx.scene.shape.Rectangle;
 
-/** What led to the locks, read from the lock backwards: each line is a tag, its count, how many finished, and how long it took. */
+/**
+ * What led to the locks, read from the lock backwards: each line is a tag, its count, how many finished, and how long
+ * it took.
+ */
 final class TreesView extends VBox {
     private static final int LOCKS = 5;
     private static final int BRANCHES = 4;

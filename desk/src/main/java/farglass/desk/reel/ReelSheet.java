@@ -31,7 +31,9 @@ import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import javafx.scene.shape.Rectangle;
 
-/** Puts a reel together: a line that says which tags, the moments found, each to be trimmed, moved, left out, written. */
+/**
+ * Puts a reel together: a line that says which tags, the moments found, each to be trimmed, moved, left out, written.
+ */
 public final class ReelSheet extends StackPane {
     private static final int MOST = 120;
     private static final long STEP_MS = 500;

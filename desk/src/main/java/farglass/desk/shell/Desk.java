@@ -48,8 +48,8 @@ import javafx.scene.Node;
 import javafx.scene.paint.Color;
 
 /**
- * What the stations share: the session as properties to bind to, and what is chosen in the window (assignment, open match, plan,
- * athlete). Belongs to the interface thread but for what says otherwise.
+ * What the stations share: the session as properties to bind to, and what is chosen in the window (assignment, open
+ * match, plan, athlete). Belongs to the interface thread but for what says otherwise.
  */
 public final class Desk implements AutoCloseable {
     private final Tasks tasks = new Tasks(Platform::runLater);
@@ -460,7 +460,10 @@ public final class Desk implements AutoCloseable {
         tasks.query("likely", () -> LikelyNext.of(all, lexicon()), likely::set, e -> {});
     }
 
-    /** Waits for what was confirmed and frees the library; the second time it does nothing. May be called from any thread. */
+    /**
+     * Waits for what was confirmed and frees the library; the second time it does nothing. May be called from any
+     * thread.
+     */
     @Override
     public void close() {
         if (Platform.isFxApplicationThread()) {

@@ -12,8 +12,8 @@ import javafx.scene.input.KeyCombination;
 import javafx.scene.input.KeyEvent;
 
 /**
- * Key bindings of a station: the table that is obeyed is the table that the key sheet shows, and each of them can be given
- * another key.
+ * Key bindings of a station: the table that is obeyed is the table that the key sheet shows, and each of them can be
+ * given another key.
  */
 public final class Keys {
     private final List<Binding> bindings = new ArrayList<>();

@@ -2,7 +2,9 @@ package farglass.desk.shell;
 
 import javafx.scene.Node;
 
-/** Work that a view needs only while it can be seen: asked for any number of times, done once when it comes into view. */
+/**
+ * Work that a view needs only while it can be seen: asked for any number of times, done once when it comes into view.
+ */
 public final class WhenShown {
     private final Node view;
     private final Runnable work;

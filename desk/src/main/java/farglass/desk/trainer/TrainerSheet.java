@@ -36,8 +36,8 @@ import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 
 /**
- * The tagging trainer: makes a film at one of three levels, which is tagged in the film station like any other, and marks the
- * record against what was drawn. The truth is kept apart from the record until it is asked for.
+ * The tagging trainer: makes a film at one of three levels, which is tagged in the film station like any other, and
+ * marks the record against what was drawn. The truth is kept apart from the record until it is asked for.
  */
 public final class TrainerSheet extends StackPane {
     private static final String TRUTH = "practice.truth ";

@@ -6,10 +6,10 @@ import java.util.List;
 /**
  * Stretches of film in which the match clock runs at the speed of the film.
  *
- * <p>A clock in whole seconds bounds the difference of film and match time: shown from a match moment q until q + 1 s, a
- * film moment f gives f - q - 1000 &lt; difference &lt;= f - q. As long as the bounds of all frames overlap, the clock runs;
- * each change of the last digit narrows them to about one frame. A standing or jumping clock makes them part, and a new
- * stretch begins.
+ * <p>A clock in whole seconds bounds the difference of film and match time: shown from a match moment q until q + 1 s,
+ * a film moment f gives f - q - 1000 &lt; difference &lt;= f - q. As long as the bounds of all frames overlap, the
+ * clock runs; each change of the last digit narrows them to about one frame. A standing or jumping clock makes them
+ * part, and a new stretch begins.
  */
 final class ClockRuns {
     /** Frames come late or early by so much. */

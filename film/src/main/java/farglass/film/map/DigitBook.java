@@ -9,9 +9,10 @@ import java.util.Optional;
  * Which shape is which digit.
  *
  * <p>A running clock names its own digits. Shapes are clustered; the last digit changes once a second and always from a
- * shape to the same next one, so that the ten shapes form a ring. Of the ways to begin that ring only the right one makes
- * the tens change when the last digit goes from 0 to 9 (counting down) or from 9 to 0. No typeface needs to be known. A film too short for a
- * whole ring is read with the shapes of the faces that ship with the application, or with digits that the user has named.
+ * shape to the same next one, so that the ten shapes form a ring. Of the ways to begin that ring only the right one
+ * makes the tens change when the last digit goes from 0 to 9 (counting down) or from 9 to 0. No typeface needs to be
+ * known. A film too short for a whole ring is read with the shapes of the faces that ship with the application, or with
+ * digits that the user has named.
  */
 final class DigitBook {
     private static final double[] THRESHOLDS = {0.05, 0.07, 0.09, 0.11, 0.13, 0.16};
@@ -227,7 +228,9 @@ final class DigitBook {
             return at == start ? ring : null;
         }
 
-        /** Of the ten ways to begin the ring and the two ways to go round, the one that makes most readings follow on. */
+        /**
+         * Of the ten ways to begin the ring and the two ways to go round, the one that makes most readings follow on.
+         */
         private boolean turn(int[] ring, Boolean wanted) {
             int best = 0;
             for (boolean falling : new boolean[] {true, false}) {

@@ -11,8 +11,8 @@ import java.util.function.BooleanSupplier;
 import java.util.function.DoubleConsumer;
 
 /**
- * One pass over a film: when each frame appears, how much moved since the frame before, where the shot changes, and what
- * stood in the box round the clock.
+ * One pass over a film: when each frame appears, how much moved since the frame before, where the shot changes, and
+ * what stood in the box round the clock.
  *
  * @param ms when each frame appears
  * @param change mean absolute difference of brightness to the frame before, 0..255

@@ -5,10 +5,10 @@ import java.util.Arrays;
 import java.util.List;
 
 /**
- * Which match moment a replay shows, and how slowly. A replay is mostly filmed from another side, so that pictures cannot
- * be compared; but how much changes within a quarter of a second of the match looks alike from everywhere. The replay's
- * curve of change, made for each usual speed, is held against the live one, and the place of the highest correlation is
- * taken, with some preference for what led up to the stop.
+ * Which match moment a replay shows, and how slowly. A replay is mostly filmed from another side, so that pictures
+ * cannot be compared; but how much changes within a quarter of a second of the match looks alike from everywhere. The
+ * replay's curve of change, made for each usual speed, is held against the live one, and the place of the highest
+ * correlation is taken, with some preference for what led up to the stop.
  */
 final class ReplayMoment {
     private static final long GRID_MS = 80;

@@ -15,8 +15,8 @@ import java.util.Map;
  * stoppage, a hidden one a replay.
  *
  * <p>The clock stops somewhere within the second that it shows last. By how long the film goes on is known exactly (the
- * differences of film and match time before and after); where within that second is taken from the largest change of the
- * picture there, since a stop is mostly followed by a cut or a sudden change of scene.
+ * differences of film and match time before and after); where within that second is taken from the largest change of
+ * the picture there, since a stop is mostly followed by a cut or a sudden change of scene.
  */
 final class SegmentBuilder {
     /** A clock hidden for less is a slip of the reader. */
@@ -155,7 +155,9 @@ final class SegmentBuilder {
         return resumed >= 0 ? Math.max(shown, Math.round(resumed - b.offsetMs())) : shown + 500;
     }
 
-    /** The match moment from which on the clock stands after a run: what it shows longest, where that follows the run. */
+    /**
+     * The match moment from which on the clock stands after a run: what it shows longest, where that follows the run.
+     */
     private long lastShown(Run a, int until) {
         Map<Integer, Integer> frames = new HashMap<>();
         for (int i = a.to() + 1; i < until; i++) {

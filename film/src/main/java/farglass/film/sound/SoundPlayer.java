@@ -9,8 +9,9 @@ import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 
 /**
- * Plays the sound of one film on a thread of its own, following what the picture does. All methods return at once and may
- * be called from any thread; the newest request wins. A film without sound, and a machine without a sound line, are silent.
+ * Plays the sound of one film on a thread of its own, following what the picture does. All methods return at once and
+ * may be called from any thread; the newest request wins. A film without sound, and a machine without a sound line, are
+ * silent.
  */
 public final class SoundPlayer implements AutoCloseable {
     private static final Logger LOG = LoggerFactory.getLogger(SoundPlayer.class);

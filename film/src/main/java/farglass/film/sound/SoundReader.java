@@ -13,8 +13,8 @@ import org.bytedeco.javacv.FrameFilter;
 import org.bytedeco.javacv.FrameGrabber;
 
 /**
- * The sound of a film from any moment on, at any speed and at its true pitch (FFmpeg's {@code atempo}, which overlaps and
- * adds stretches of the wave). For one thread only.
+ * The sound of a film from any moment on, at any speed and at its true pitch (FFmpeg's {@code atempo}, which overlaps
+ * and adds stretches of the wave). For one thread only.
  */
 public final class SoundReader implements AutoCloseable {
     /** The filter stretches by at most this much at a time. */

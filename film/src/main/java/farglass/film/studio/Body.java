@@ -59,7 +59,9 @@ final class Body {
         return new Body(at);
     }
 
-    /** Two bones from root to target: the end comes as near as they reach, the joint between bends towards {@code pole}. */
+    /**
+     * Two bones from root to target: the end comes as near as they reach, the joint between bends towards {@code pole}.
+     */
     private static void limb(
             Map<Joint, Vec> at, Joint root, Joint middle, Joint end, Vec target, double upper, double lower, Vec pole) {
         Vec from = at.get(root);

@@ -157,7 +157,10 @@ class MapFinderTest {
         assertThat(FilmScan.shots(difference)).containsExactly(50, 120);
     }
 
-    /** Any typeface, counting either way, with film missing in the middle: the digits are learned from the running clock. */
+    /**
+     * Any typeface, counting either way, with film missing in the middle: the digits are learned from the running
+     * clock.
+     */
     @ParameterizedTest
     @CsvSource({"SERIF_SEMIBOLD, true", "SERIF_SEMIBOLD, false", "SANS, true", "CONDENSED_MEDIUM, false"})
     void aRunningClockNamesItsOwnDigits(Typeface face, boolean down) {

@@ -4,7 +4,10 @@ import farglass.brief.Slide;
 import java.util.List;
 import java.util.Map;
 
-/** A briefing as one HTML page with its style and script inside; clips lie beside it, and nothing is fetched from anywhere else. */
+/**
+ * A briefing as one HTML page with its style and script inside; clips lie beside it, and nothing is fetched from
+ * anywhere else.
+ */
 public final class BriefHtml {
     private static final String STYLE = """
             body{margin:0;background:#F4EFE3;color:#1B2A34;font:18px/1.5 sans-serif}

@@ -36,7 +36,9 @@ public record Bundle(List<MatchRecord> records, List<Plan> plans) {
     static final String FORMAT = "farglass.library/1";
     static final int MAX_ENTRIES = 20_000;
     static final long MAX_ENTRY_BYTES = MatchJson.MOST_MB * 1024L * 1024;
-    /** All documents together: a library of five thousand matches, which in memory takes one and a half times as much. */
+    /**
+     * All documents together: a library of five thousand matches, which in memory takes one and a half times as much.
+     */
     static final int MOST_MB = 160;
 
     static final long MAX_BYTES = MOST_MB * 1024L * 1024;
@@ -83,8 +85,8 @@ public record Bundle(List<MatchRecord> records, List<Plan> plans) {
     }
 
     /**
-     * @throws FormatException when it is not a bundle, holds a path that leads outside, is too large, or a document in it
-     *     cannot be read; the message names the entry
+     * @throws FormatException when it is not a bundle, holds a path that leads outside, is too large, or a document in
+     * it cannot be read; the message names the entry
      */
     public static Bundle read(Path file) throws IOException, FormatException {
         List<MatchRecord> records = new ArrayList<>();

@@ -9,9 +9,9 @@ import java.util.Locale;
 import java.util.Set;
 
 /**
- * File names for ids, which may hold anything. An id that is a harmless name stays as it is; of any other the harmless part stays
- * and a mark made of the whole id tells it from its neighbours. Within one set of names no two differ by capitals alone, because
- * not every system tells those apart.
+ * File names for ids, which may hold anything. An id that is a harmless name stays as it is; of any other the harmless
+ * part stays and a mark made of the whole id tells it from its neighbours. Within one set of names no two differ by
+ * capitals alone, because not every system tells those apart.
  */
 public final class FileNames {
     private static final int LONGEST = 80;
@@ -29,7 +29,10 @@ public final class FileNames {
         return name;
     }
 
-    /** The name for an id: letters, digits, dot, hyphen and underscore of ASCII, at most 91 characters, never beginning with a dot. */
+    /**
+     * The name for an id: letters, digits, dot, hyphen and underscore of ASCII, at most 91 characters, never beginning
+     * with a dot.
+     */
     public static String of(String id) {
         String name = id.replaceAll("[^A-Za-z0-9._-]", "_");
         name = name.startsWith(".") ? "_" + name : name;

@@ -14,8 +14,8 @@ import java.util.List;
 import java.util.Map;
 
 /**
- * Edits as JSON, for the undo log. Heads and films are kept as whole match documents without tags, so that one reader and
- * writer serve the log and the files alike.
+ * Edits as JSON, for the undo log. Heads and films are kept as whole match documents without tags, so that one reader
+ * and writer serve the log and the files alike.
  */
 public final class EditJson {
     private static final ObjectMapper JSON = new ObjectMapper();

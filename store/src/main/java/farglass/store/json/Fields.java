@@ -41,7 +41,10 @@ final class Fields {
     private boolean[] asked = new boolean[FEW];
 
     private int count;
-    /** One bit for every name: most fields that are asked for are not there, which this tells without a look at the names. */
+    /**
+     * One bit for every name: most fields that are asked for are not there, which this tells without a look at the
+     * names.
+     */
     private long bits;
 
     /** What stands where an object is expected; null for an object. */
@@ -78,13 +81,14 @@ final class Fields {
     }
 
     /**
-     * Reads an object straight from a parser that stands at its begin, with one field apart that is a list of objects. Records
-     * hold many small ones, and a tree of them costs twice what they do.
+     * Reads an object straight from a parser that stands at its begin, with one field apart that is a list of objects.
+     * Records hold many small ones, and a tree of them costs twice what they do.
      *
      * @param listed name of the field; when it is such a list an empty one stands in its place
      * @param objects gets the list's objects
      * @param most objects that the list may have
-     * @param mostValues values in the lists and objects of one field: a tree of many small ones takes many times the room of its text
+     * @param mostValues values in the lists and objects of one field: a tree of many small ones takes many times the
+     * room of its text
      * @throws JsonProcessingException also for a field that is there twice, or more objects or values than there may be
      */
     static Fields read(JsonParser parser, String listed, List<Fields> objects, int most, int mostValues)

@@ -4,7 +4,10 @@ import java.util.LinkedHashMap;
 import java.util.Map;
 import org.jspecify.annotations.Nullable;
 
-/** A small object of a document, its fields in the order in which they are given: the same content is the same text every time. */
+/**
+ * A small object of a document, its fields in the order in which they are given: the same content is the same text
+ * every time.
+ */
 final class Row {
     private Row() {}
 

@@ -4,13 +4,15 @@ import com.fasterxml.jackson.core.JsonParser;
 import java.io.IOException;
 
 /**
- * Short texts of records, one object for each: they are codes that stand in a library a thousand times over, and would take most of
- * its room.
+ * Short texts of records, one object for each: they are codes that stand in a library a thousand times over, and would
+ * take most of its room.
  */
 final class Texts {
     private static final int LONGEST = 24;
     private static final int PLACES = 1 << 12;
-    /** By their letters. Threads may overwrite each other's: whichever text is found is looked at before it is taken. */
+    /**
+     * By their letters. Threads may overwrite each other's: whichever text is found is looked at before it is taken.
+     */
     private static final String[] KNOWN = new String[PLACES];
 
     private Texts() {}

@@ -25,8 +25,8 @@ import org.apache.commons.csv.CSVRecord;
 
 /**
  * One row per tag. A text cell that begins with = + - @ tab, carriage return or an apostrophe gets one apostrophe in
- * front, so that no spreadsheet runs it; the reader takes exactly one away. Fields without a column of their own go to the
- * last column, {@code extra}, as JSON.
+ * front, so that no spreadsheet runs it; the reader takes exactly one away. Fields without a column of their own go to
+ * the last column, {@code extra}, as JSON.
  */
 public final class TagTable {
     private static final ObjectMapper JSON = new ObjectMapper();

@@ -16,8 +16,8 @@ public final class DebriefService {
     private DebriefService() {}
 
     /**
-     * The debrief of a match; surprise is judged by the model that the plan was made with, by what was known before the match.
-     * Takes seconds. May be called from any thread.
+     * The debrief of a match; surprise is judged by the model that the plan was made with, by what was known before the
+     * match. Takes seconds. May be called from any thread.
      *
      * @param index all matches, this one among them
      */

@@ -1,4 +1,7 @@
-/** How a planned match went. Entry point {@link farglass.work.debrief.DebriefService}; uses core and {@code work.meeting}. */
+/**
+ * How a planned match went. Entry point {@link farglass.work.debrief.DebriefService}; uses core and {@code
+ * work.meeting}.
+ */
 @NullMarked
 package farglass.work.debrief;
 

@@ -9,7 +9,10 @@ import farglass.tendency.LibraryIndex;
 import java.time.LocalDate;
 import org.jspecify.annotations.Nullable;
 
-/** Lays two athletes over one another by one policy: matches in the attire of the match and, where these are too few, all. */
+/**
+ * Lays two athletes over one another by one policy: matches in the attire of the match and, where these are too few,
+ * all.
+ */
 public final class MeetingService {
     private MeetingService() {}
 

@@ -19,8 +19,8 @@ import java.util.List;
 import java.util.function.Supplier;
 
 /**
- * What is told of an athlete, by the matches as they are when it is asked. May be called from any thread; takes milliseconds to
- * seconds.
+ * What is told of an athlete, by the matches as they are when it is asked. May be called from any thread; takes
+ * milliseconds to seconds.
  */
 public final class ProfileService {
     private static final long SEED = 1;

@@ -83,8 +83,8 @@ public final class Material {
     }
 
     /**
-     * The corner drawn amber. Ours is amber and the opponent under study teal; where neither of the two fights, or only the
-     * opponent does, whoever stands in our athlete's place is amber.
+     * The corner drawn amber. Ours is amber and the opponent under study teal; where neither of the two fights, or only
+     * the opponent does, whoever stands in our athlete's place is amber.
      *
      * @param assignment says who is ours; null for none
      */

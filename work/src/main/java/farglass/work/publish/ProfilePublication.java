@@ -42,8 +42,8 @@ public final class ProfilePublication {
     }
 
     /**
-     * The claims that a dossier prints when nobody has chosen others: the pinned ones, or where none is pinned the first that are
-     * neither thin nor doubted.
+     * The claims that a dossier prints when nobody has chosen others: the pinned ones, or where none is pinned the
+     * first that are neither thin nor doubted.
      *
      * @param all in their order
      * @param plan holds what was pinned and judged; null for none

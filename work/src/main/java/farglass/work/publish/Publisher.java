@@ -7,8 +7,8 @@ import java.nio.file.Path;
 import java.util.Optional;
 
 /**
- * Writes publications beside the window: each is written or told as not written, also when the window closes. The library notes
- * whom it tells of, and a message says how it went.
+ * Writes publications beside the window: each is written or told as not written, also when the window closes. The
+ * library notes whom it tells of, and a message says how it went.
  */
 public final class Publisher {
     private final Session session;

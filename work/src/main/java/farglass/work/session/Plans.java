@@ -44,7 +44,9 @@ public final class Plans {
         return Optional.ofNullable(byId.get(id));
     }
 
-    /** Keeps the next version of a plan. When it cannot be written, the version on disk is shown again, with a message. */
+    /**
+     * Keeps the next version of a plan. When it cannot be written, the version on disk is shown again, with a message.
+     */
     public void change(Plan before, Plan next) {
         show(next);
         tasks.write(

@@ -20,8 +20,8 @@ import java.util.TreeMap;
 import org.jspecify.annotations.Nullable;
 
 /**
- * The matches of the library and the changes that may be made to them. A change is shown at once and written in order; when the
- * write fails, what is shown goes back to what is kept, with a message.
+ * The matches of the library and the changes that may be made to them. A change is shown at once and written in order;
+ * when the write fails, what is shown goes back to what is kept, with a message.
  *
  * <p>All methods belong to the thread of results, but for those that say otherwise.
  */
@@ -83,7 +83,10 @@ public final class Records {
         return athletes;
     }
 
-    /** Changes a match: shown at once, written in order. An edit for a version that was undone meanwhile is refused with a message. */
+    /**
+     * Changes a match: shown at once, written in order. An edit for a version that was undone meanwhile is refused with
+     * a message.
+     */
     public void edit(String match, Edit edit) {
         Deque<Edit> waiting = stepping.get(match);
         if (waiting != null) {

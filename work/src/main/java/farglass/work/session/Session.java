@@ -18,8 +18,8 @@ import java.util.Set;
 import java.util.function.Consumer;
 
 /**
- * What holds while somebody works on a library: its content as it is shown, the team's terms and rulesets, one index of all
- * matches, and the changes that may be made.
+ * What holds while somebody works on a library: its content as it is shown, the team's terms and rulesets, one index of
+ * all matches, and the changes that may be made.
  *
  * <p>All methods belong to the thread of results, but for those that say otherwise.
  */
@@ -134,7 +134,9 @@ public final class Session implements AutoCloseable {
         return rulesets;
     }
 
-    /** The facts of all matches as they are shown now; a changed match costs that match. May be called from any thread. */
+    /**
+     * The facts of all matches as they are shown now; a changed match costs that match. May be called from any thread.
+     */
     public LibraryIndex index() {
         synchronized (indexLock) {
             List<MatchRecord> now = records.all();
@@ -164,7 +166,10 @@ public final class Session implements AutoCloseable {
         listeners.forEach(SessionListener::replaced);
     }
 
-    /** Notes files that were written outside the library, so that forgetting an athlete finds them. May be called from any thread. */
+    /**
+     * Notes files that were written outside the library, so that forgetting an athlete finds them. May be called from
+     * any thread.
+     */
     public void exported(Set<String> athletes, Path... written) {
         if (library.readOnly()) {
             return;
@@ -182,7 +187,10 @@ public final class Session implements AutoCloseable {
                 e -> messages.problem(WorkWords.of("export.unnoted", e.getMessage())));
     }
 
-    /** Waits for what was confirmed and frees the library; the second time it does nothing. May be called from any thread. */
+    /**
+     * Waits for what was confirmed and frees the library; the second time it does nothing. May be called from any
+     * thread.
+     */
     @Override
     public synchronized void close() {
         if (!closed) {

@@ -19,9 +19,10 @@ import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 
 /**
- * Work off the thread of results (the interface thread of a window). A query asks something and may be dropped when a newer one comes. A write changes the library, a
- * command or an export makes something outside it: these are done in the order given or told as not done, also when the window
- * closes. Long work is one at a time, with progress and a way to cancel it.
+ * Work off the thread of results (the interface thread of a window). A query asks something and may be dropped when a
+ * newer one comes. A write changes the library, a command or an export makes something outside it: these are done in
+ * the order given or told as not done, also when the window closes. Long work is one at a time, with progress and a way
+ * to cancel it.
  */
 public final class Tasks implements AutoCloseable {
     private static final Logger LOG = LoggerFactory.getLogger(Tasks.class);
@@ -53,7 +54,9 @@ public final class Tasks implements AutoCloseable {
         public static final Running NONE = new Running("", 0);
     }
 
-    /** @param results where answers, outcomes and progress are delivered, in the order in which they come; one thread */
+    /**
+     * @param results where answers, outcomes and progress are delivered, in the order in which they come; one thread
+     */
     public Tasks(Executor results) {
         this.results = results;
     }
@@ -98,7 +101,8 @@ public final class Tasks implements AutoCloseable {
     }
 
     /**
-     * Does something that must not be dropped, after what was ordered before it. The window closes only when it is done.
+     * Does something that must not be dropped, after what was ordered before it. The window closes only when it is
+     * done.
      *
      * @param name what the user calls it, told while the window waits for it
      */
@@ -245,7 +249,10 @@ public final class Tasks implements AutoCloseable {
         }
     }
 
-    /** Waits for confirmed writes and what was ordered before; exports that still run are stopped and leave nothing half-written. */
+    /**
+     * Waits for confirmed writes and what was ordered before; exports that still run are stopped and leave nothing
+     * half-written.
+     */
     @Override
     public void close() {
         closing = true;
