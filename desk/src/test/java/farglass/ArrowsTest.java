@@ -64,6 +64,7 @@ class ArrowsTest {
                             "org.apache.commons.rng..",
                             "org.apache.commons.numbers..",
                             "org.jgrapht..",
+                            "org.jspecify..",
                             "com.fasterxml.jackson..")));
 
     @ArchTest

@@ -4,7 +4,9 @@ import farglass.match.Finding;
 import farglass.match.MatchRecord;
 import farglass.store.json.EditJson;
 import farglass.store.json.EstimateJson;
+import java.util.ArrayList;
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 
@@ -23,11 +25,20 @@ final class Json {
         return m;
     }
 
-    /** A finding with its repair as a list of edits. */
+    /** A finding with its likeliest repair as a list of edits, and the others there are. */
     static Map<String, Object> finding(Finding f, MatchRecord r) {
         Map<String, Object> m = finding(f);
         m.put("remedy", f.remedy());
         m.put("repair", f.repair() == null ? null : EditJson.edits(f.repair(), r));
+        List<Object> others = new ArrayList<>();
+        for (Finding.Repair other :
+                f.repairs().subList(Math.min(1, f.repairs().size()), f.repairs().size())) {
+            Map<String, Object> way = new LinkedHashMap<>();
+            way.put("remedy", other.words());
+            way.put("repair", EditJson.edits(other.edit(), r));
+            others.add(way);
+        }
+        m.put("otherRepairs", others);
         return m;
     }
 

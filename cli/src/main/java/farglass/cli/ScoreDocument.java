@@ -57,6 +57,9 @@ final class ScoreDocument {
         m.put("award", a.award());
         m.put("value", a.value());
         m.put("why", a.why());
+        if (a.uncertain()) {
+            m.put("uncertain", true);
+        }
         return m;
     }
 

@@ -27,12 +27,13 @@ public final class RecordCheck {
     public static List<Finding> findings(MatchRecord record, Score score, Lexicon lexicon) {
         List<Finding> all = new ArrayList<>();
         all.addAll(HeadCheck.findings(record, score));
+        all.addAll(AttireCheck.findings(record, score.ruleset(), lexicon));
         all.addAll(CodeCheck.findings(record, lexicon));
         all.addAll(ShapeCheck.findings(record, lexicon));
         all.addAll(PlaceCheck.findings(record, lexicon));
         all.addAll(AttemptCheck.findings(record, score.ruleset(), lexicon));
         all.addAll(HoldCheck.findings(record, lexicon));
-        all.addAll(ScoreCheck.findings(record, score));
+        all.addAll(ScoreCheck.findings(record, score, lexicon));
         all.sort(Comparator.comparing(Finding::t)
                 .thenComparing(Finding::severity, Comparator.reverseOrder())
                 .thenComparing(Finding::index)

@@ -19,6 +19,9 @@ public final class Lexicon {
     private final Map<String, Grip> grips;
     private final Set<String> facts;
     private final Set<String> answers;
+    /** Codes of what is done with the cloth of a gi. */
+    private final Set<String> cloth;
+
     private final Map<String, List<String>> checkpoints;
     private final Map<String, List<Term>> byWord = new LinkedHashMap<>();
     private final Map<String, List<Technique>> fromPosition = new LinkedHashMap<>();
@@ -38,8 +41,9 @@ public final class Lexicon {
             Collection<Technique> techniques,
             Collection<Grip> grips,
             Collection<String> facts,
-            Collection<String> answers) {
-        this(families, positions, techniques, grips, facts, answers, Map.of());
+            Collection<String> answers,
+            Collection<String> cloth) {
+        this(families, positions, techniques, grips, facts, answers, cloth, Map.of());
     }
 
     private Lexicon(
@@ -49,7 +53,9 @@ public final class Lexicon {
             Collection<Grip> grips,
             Collection<String> facts,
             Collection<String> answers,
+            Collection<String> cloth,
             Map<String, List<String>> checkpoints) {
+        this.cloth = Set.copyOf(cloth);
         this.checkpoints = Map.copyOf(checkpoints);
         this.families = index("family", families, Family::code);
         this.positions = index("position", positions, Position::code);
@@ -187,6 +193,11 @@ public final class Lexicon {
         return known == null ? "other" : known.family();
     }
 
+    /** Whether a technique, grip or position needs the cloth of a gi. */
+    public boolean needsGi(String code) {
+        return cloth.contains(code);
+    }
+
     /** All positions in the order of the lexicon. */
     public Collection<Position> positions() {
         return positions.values();
@@ -238,13 +249,20 @@ public final class Lexicon {
         } else if (term instanceof Grip added) {
             g.put(added.code(), added);
         }
-        return new Lexicon(families.values(), p.values(), t.values(), g.values(), facts, answers, checkpoints);
+        return new Lexicon(families.values(), p.values(), t.values(), g.values(), facts, answers, cloth, checkpoints);
     }
 
     /** This lexicon with checkpoints by technique code. */
     public Lexicon withCheckpoints(Map<String, List<String>> points) {
         return new Lexicon(
-                families.values(), positions.values(), techniques.values(), grips.values(), facts, answers, points);
+                families.values(),
+                positions.values(),
+                techniques.values(),
+                grips.values(),
+                facts,
+                answers,
+                cloth,
+                points);
     }
 
     /** What a team looks at in a technique, each met or unmet on an attempt; none until somebody says. */

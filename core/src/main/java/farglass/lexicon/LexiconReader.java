@@ -5,7 +5,10 @@ import com.fasterxml.jackson.databind.ObjectMapper;
 import java.io.IOException;
 import java.io.InputStream;
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
+import org.jspecify.annotations.Nullable;
 
 /** Reads {@code farglass.lexicon/1}. */
 public final class LexiconReader {
@@ -23,7 +26,8 @@ public final class LexiconReader {
             List<Technique> techniques,
             List<Grip> grips,
             List<String> facts,
-            List<String> answers) {}
+            List<String> answers,
+            @Nullable List<String> cloth) {}
 
     static Lexicon readResource(String name) {
         try (InputStream in = LexiconReader.class.getResourceAsStream(name)) {
@@ -50,6 +54,7 @@ public final class LexiconReader {
                         expand(t, d.positions()),
                         t.to(),
                         t.role(),
+                        byPlace(t, d.positions()),
                         t.side(),
                         t.limb(),
                         t.using(),
@@ -58,7 +63,32 @@ public final class LexiconReader {
                         t.names(),
                         t.aliases()))
                 .toList();
-        return new Lexicon(d.families(), d.positions(), techniques, d.grips(), d.facts(), d.answers());
+        return new Lexicon(
+                d.families(),
+                d.positions(),
+                techniques,
+                d.grips(),
+                d.facts(),
+                d.answers(),
+                d.cloth() == null ? List.of() : d.cloth());
+    }
+
+    /** Families of positions taken apart; a place named by its code goes before its family. */
+    private static Map<String, Performer> byPlace(Technique t, List<Position> positions) {
+        Map<String, Performer> by = new LinkedHashMap<>();
+        t.by().forEach((place, who) -> {
+            if (place.startsWith("@")) {
+                positions.stream()
+                        .filter(p -> p.family().equals(place.substring(1)))
+                        .forEach(p -> by.putIfAbsent(p.code(), who));
+            }
+        });
+        t.by().forEach((place, who) -> {
+            if (!place.startsWith("@")) {
+                by.put(place, who);
+            }
+        });
+        return by;
     }
 
     private static List<String> expand(Technique t, List<Position> positions) {

@@ -30,6 +30,7 @@ public final class Renamed {
                     x.from(),
                     x.to(),
                     x.role(),
+                    x.by(),
                     x.side(),
                     x.limb(),
                     x.using(),

@@ -12,6 +12,8 @@ import java.util.Map;
  * @param from position codes it may start in (families are expanded when the lexicon is read)
  * @param to usual target positions, most usual first; empty when it changes no position
  * @param role who may do it
+ * @param by who may do it in a place, by position code, where it is not {@code role}: an armbar is tried from a guard
+ *     by the one who plays it, from mount by the one on top
  * @param side {@code own} when the side is that of the acting athlete, {@code none} when it has no side
  * @param limb what is attacked: arm, leg, neck, or null
  * @param using what attacks it: arm, leg, or null
@@ -27,6 +29,7 @@ public record Technique(
         List<String> from,
         List<String> to,
         Performer role,
+        Map<String, Performer> by,
         String side,
         String limb,
         String using,
@@ -37,10 +40,16 @@ public record Technique(
         implements Term {
     public Technique {
         from = List.copyOf(from);
+        by = by == null ? Map.of() : Map.copyOf(by);
         to = List.copyOf(to);
         restricted = restricted == null ? List.of() : List.copyOf(restricted);
         names = names == null ? Map.of() : Map.copyOf(names);
         aliases = aliases == null ? List.of() : List.copyOf(aliases);
+    }
+
+    /** Who may do it in a place. */
+    public Performer performer(String position) {
+        return by.getOrDefault(position, role);
     }
 
     /** Whether it is done to a side. */

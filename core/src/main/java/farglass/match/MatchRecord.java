@@ -46,6 +46,16 @@ public record MatchRecord(
             }
         }
 
+        /** The same in other clothes. */
+        public Details attire(@Nullable String worn) {
+            return new Details(date, event, round, division, worn, ruleset, lengthMs, a, b, result);
+        }
+
+        /** The same under another ruleset. */
+        public Details ruleset(String code) {
+            return new Details(date, event, round, division, attire, code, lengthMs, a, b, result);
+        }
+
         /** The same with another result. */
         public Details result(@Nullable Result r) {
             return new Details(date, event, round, division, attire, ruleset, lengthMs, a, b, r);

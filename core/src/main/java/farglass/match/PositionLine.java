@@ -95,6 +95,8 @@ public final class PositionLine {
         private int openAction = -1;
         private boolean truncated;
         private boolean stopped;
+        /** When the match went on again, -1 before it ever did: a place tagged then is where the referee put them. */
+        private long resumedMs = -1;
 
         Builder(MatchRecord record, Lexicon lexicon) {
             this.record = record;
@@ -107,7 +109,7 @@ public final class PositionLine {
             for (int i = 0; i < tags.size() && !ended; i++) {
                 Tag tag = tags.get(i);
                 if (tag instanceof Tag.Position p) {
-                    begin(normal(p), i, Span.Exit.MOVED, causeOf(i, p));
+                    position(normal(p), i);
                     stopped = false;
                 } else if (tag instanceof Tag.Stop) {
                     stopped = true;
@@ -124,22 +126,36 @@ public final class PositionLine {
             return done;
         }
 
+        private void position(Tag.Position p, int index) {
+            boolean placed = stopped || (open != null && p.t().ms() == resumedMs);
+            if (placed && open != null && sameAs(open, p.position(), p.holder(), p.guard())) {
+                // put back where they were: what was held goes on
+                return;
+            }
+            begin(p, index, placed ? Span.Exit.STOPPED : Span.Exit.MOVED, placed ? -1 : causeOf(index, p));
+        }
+
+        private static boolean sameAs(
+                Tag.Position open, String position, @Nullable Corner holder, @Nullable Corner guard) {
+            return position.equals(open.position())
+                    && (holder == open.holder() || (holder == null && guard != null))
+                    && (guard == null || guard == open.guard());
+        }
+
         private void begin(Tag.Position p, int index, Span.Exit previousExit, int action) {
             boolean first = open == null && done.isEmpty();
-            close(p.t(), stopped ? Span.Exit.STOPPED : previousExit);
+            close(p.t(), previousExit);
             open = p;
             openFrom = p.t();
             openTag = index;
-            openAction = stopped ? -1 : action;
+            openAction = action;
             truncated = first && p.t().ms() > 0;
         }
 
         private void resume(Tag.Resume r, int index) {
-            boolean same = r.position() == null
-                    || (r.position().equals(requireNonNull(open).position())
-                            && r.holder() == open.holder()
-                            && (r.guard() == null || r.guard() == open.guard()));
-            if (r.position() != null && !same) {
+            resumedMs = r.t().ms();
+            boolean moved = r.position() != null && !sameAs(requireNonNull(open), r.position(), r.holder(), r.guard());
+            if (r.position() != null && moved) {
                 begin(
                         normal(Tag.Position.of(r.t(), r.position(), r.holder(), r.guard())),
                         index,
@@ -177,9 +193,23 @@ public final class PositionLine {
             if (guard == null && p.holder() != null && isGuard) {
                 guard = p.holder().other();
             }
-            String base = p.base();
-            if (base == null && p.position().equals("LCK") && open != null) {
-                base = open.position().equals("LCK") ? open.base() : open.position();
+            if (p.position().equals("LCK")) {
+                return lock(p);
+            }
+            return p.builder().guard(guard).build();
+        }
+
+        /** Who plays guard under a lock is read from the place under it: who locks from a guard is not on top. */
+        private Tag.Position lock(Tag.Position p) {
+            String before = open == null ? null : open.position().equals("LCK") ? open.base() : open.position();
+            String base = p.base() == null ? before : p.base();
+            boolean onGuard = base != null
+                    && lexicon.position(base)
+                            .map(farglass.lexicon.Position::guard)
+                            .orElse(false);
+            Corner guard = p.guard();
+            if (guard == null && onGuard) {
+                guard = base.equals(before) && open != null && open.guard() != null ? open.guard() : p.holder();
             }
             return p.builder().guard(guard).base(base).build();
         }

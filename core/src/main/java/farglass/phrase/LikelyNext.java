@@ -189,7 +189,7 @@ public final class LikelyNext {
             boolean contested = here.holder() != null || here.guard() != null;
             for (Technique t : lexicon.startingIn(here.place())) {
                 int seen = all.getOrDefault(t.code(), 0);
-                boolean allowed = t.role().allows(here.holder() == by, here.guard() == by, contested);
+                boolean allowed = t.performer(here.place()).allows(here.holder() == by, here.guard() == by, contested);
                 if (LEFT_OUT.contains(t.family()) || (seen == 0 && !allowed)) {
                     continue;
                 }

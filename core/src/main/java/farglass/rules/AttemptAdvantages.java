@@ -16,8 +16,8 @@ import org.jspecify.annotations.Nullable;
 
 /**
  * Advantages for what nearly came off: attempts that got far and were not completed, and scoring places left too early.
- * Both for one attempt count once, and neither counts when the same award is confirmed before control has changed
- * hands.
+ * Both for one attempt count once, and neither counts when that attempt succeeds after all: when the same award begins
+ * at most {@value #SAME_ATTEMPT_MS} ms after its end (rulings R05, R07).
  */
 final class AttemptAdvantages {
     /** An attempt and the place it led to belong together for so long. */
@@ -35,14 +35,12 @@ final class AttemptAdvantages {
     private final Ruleset rules;
     private final Lexicon lexicon;
     private final List<Award> awards;
-    private final List<Long> breaks;
 
-    AttemptAdvantages(MatchRecord record, Ruleset rules, Lexicon lexicon, List<Award> awards, List<Long> breaks) {
+    AttemptAdvantages(MatchRecord record, Ruleset rules, Lexicon lexicon, List<Award> awards) {
         this.record = record;
         this.rules = rules;
         this.lexicon = lexicon;
         this.awards = awards;
-        this.breaks = breaks.stream().sorted().toList();
     }
 
     private record Candidate(
@@ -52,7 +50,8 @@ final class AttemptAdvantages {
         }
     }
 
-    List<Advantage> of(List<Near> near, long endMs) {
+    /** @param timeUp whether time ran out: what was reached and not yet held then was near too */
+    List<Advantage> of(List<Near> near, long endMs, boolean timeUp) {
         List<Candidate> given = new ArrayList<>();
         for (int i = 0; i < record.tags().size(); i++) {
             if (record.tags().get(i) instanceof Tag.Action a && a.end().ms() <= endMs) {
@@ -62,7 +61,8 @@ final class AttemptAdvantages {
         List<Candidate> all = new ArrayList<>(given);
         if (rules.nearAdvantage()) {
             for (Near n : near) {
-                boolean counts = n.missing().equals("hold") && n.heldMs() > 0;
+                boolean cut = n.missing().equals(Reason.END.code()) && timeUp;
+                boolean counts = (n.missing().equals(Reason.HOLD.code()) || cut) && n.heldMs() > 0;
                 Candidate c = new Candidate(
                         n.t().ms(), n.t().ms() + n.heldMs(), n.who(), n.award(), "near-" + n.award(), n.why(), n.tag());
                 boolean twice = given.stream()
@@ -91,21 +91,12 @@ final class AttemptAdvantages {
                 a.t().ms(), a.end().ms(), a.by(), award, family, name + ", rung " + a.reached() + " of 4", index));
     }
 
-    /** Whether the same award was confirmed later while nothing had changed hands between. */
+    /** Whether that attempt succeeded after all. */
     private boolean confirmed(Candidate c) {
-        long until = Long.MAX_VALUE;
-        for (long b : breaks) {
-            if (b > c.from() && b != c.t()) {
-                until = b;
-                break;
-            }
-        }
-        for (Award w : awards) {
-            boolean same = w.who() == c.who() && w.award().equals(c.award());
-            if (same && w.t().ms() >= c.from() && w.t().ms() <= until) {
-                return true;
-            }
-        }
-        return false;
+        return awards.stream()
+                .anyMatch(w -> w.who() == c.who()
+                        && w.award().equals(c.award())
+                        && w.t().ms() >= c.from()
+                        && w.t().ms() <= c.t() + SAME_ATTEMPT_MS);
     }
 }

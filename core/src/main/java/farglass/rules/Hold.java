@@ -10,12 +10,14 @@ import org.jspecify.annotations.Nullable;
  *
  * @param award what it is for; {@code double-pull} for the advantage of coming up on top
  * @param from when control began, match ms
+ * @param unseenMs how much of it was not in the picture: this does not count as held
  * @param early whether it began before points counted
  */
 record Hold(
         Corner who,
         String award,
         long from,
+        long unseenMs,
         boolean early,
         @Nullable String what,
         int tag) {
@@ -32,16 +34,27 @@ record Hold(
         };
     }
 
+    /** The same after a while that nobody saw. */
+    Hold unseen(long ms) {
+        return new Hold(who, award, from, unseenMs + ms, early, what, tag);
+    }
+
+    /** When it has lasted long enough, match ms. */
+    long doneAt(long holdMs) {
+        return from + unseenMs + holdMs;
+    }
+
     /** Why it did not count. */
-    Near near(long until, long needMs, String missing) {
-        long held = Math.min(needMs, until - from);
+    Near near(long until, long needMs, Reason missing) {
+        long held = Math.min(needMs, until - from - unseenMs);
         String why = switch (missing) {
-            case "late" -> award + " began before points count";
-            case "stoppage" -> held(held, needMs) + " when the match was stopped";
-            case "end" -> held(held, needMs) + " when the match ended";
+            case LATE -> award + " began before points count";
+            case STOPPAGE -> held(held, needMs) + " when the match was stopped";
+            case END -> held(held, needMs) + " when the match ended";
+            case NOT_SEEN -> held(held, needMs) + " before it went out of the picture";
             default -> held(held, needMs);
         };
-        return new Near(MatchTime.ofMs(from), who, award, held, needMs, missing, why, tag);
+        return new Near(MatchTime.ofMs(from), who, award, held, needMs, missing.code(), why, tag);
     }
 
     /**

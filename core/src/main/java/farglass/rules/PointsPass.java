@@ -3,6 +3,7 @@ package farglass.rules;
 import static java.util.Objects.requireNonNull;
 
 import farglass.lexicon.Lexicon;
+import farglass.lexicon.Position;
 import farglass.match.Corner;
 import farglass.match.Finding;
 import farglass.match.MatchRecord;
@@ -12,9 +13,11 @@ import farglass.rules.Score.Award;
 import farglass.rules.Score.Near;
 import farglass.time.MatchTime;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.EnumMap;
 import java.util.Iterator;
 import java.util.List;
+import java.util.ListIterator;
 import java.util.Map;
 import org.jspecify.annotations.Nullable;
 
@@ -23,50 +26,63 @@ import org.jspecify.annotations.Nullable;
  * says what was missing when it has not.
  */
 final class PointsPass {
-    private static final List<String> HELD_STANDING = List.of("SLG", "BLS", "FHS");
     private static final List<String> FREE_STANDING = List.of("STD", "CLN", "KNE");
-    /** A takedown attempt so old still counts when the other pulls guard. */
-    private static final long ATTEMPT_MS = 3000;
-    /** So long after the other's failed attempt going behind him is a counter and no takedown. */
-    private static final long COUNTER_MS = 10_000;
+    private static final List<String> HALF_BACK = List.of("BTR", "BK1");
 
     private final MatchRecord record;
     private final Ruleset rules;
     private final Lexicon lexicon;
+    private final TakedownAttempts attempts;
     private final long endMs;
     private final long lineMs;
     private final Map<Corner, Control> controls = new EnumMap<>(Corner.class);
     private final List<Hold> open = new ArrayList<>();
+    /** Since when both have stood free, -1 while they do not. */
+    private long freeSince = -1;
+
     final List<Award> awards = new ArrayList<>();
     final List<Near> near = new ArrayList<>();
     final List<Advantage> advantages = new ArrayList<>();
     final List<Finding> findings = new ArrayList<>();
-    /** When control changed hands or ended. */
-    final List<Long> breaks = new ArrayList<>();
 
     PointsPass(MatchRecord record, Ruleset rules, Lexicon lexicon, long endMs) {
         this.record = record;
         this.rules = rules;
         this.lexicon = lexicon;
+        this.attempts = new TakedownAttempts(record, lexicon);
         this.endMs = endMs;
         this.lineMs = Math.round(rules.pointsFrom() * record.details().lengthMs());
         controls.put(Corner.A, new Control());
         controls.put(Corner.B, new Control());
     }
 
+    /** What is seen next after a while off picture goes on from what was seen last (ruling R46). */
     void run(List<State> states) {
         State before = null;
+        int actionUnseen = -1;
+        boolean away = false;
         for (State whole : states) {
             if (whole.from() > endMs) {
                 break;
             }
             State s = whole.endingAt(endMs);
-            enter(before, s);
+            away = s.unseen();
+            if (away) {
+                actionUnseen = Math.max(actionUnseen, s.byAction());
+                continue;
+            }
+            long unseen = before == null ? 0 : s.from() - before.to();
+            enter(before, s.byAction() < 0 ? s.causedBy(actionUnseen) : s, unseen);
             confirm(s);
             before = s;
+            actionUnseen = -1;
         }
         for (Hold h : open) {
-            lost(h, endMs, "end");
+            if (away && before != null) {
+                lost(h, before.to(), Reason.NOT_SEEN);
+            } else {
+                lost(h, endMs, Reason.END);
+            }
         }
     }
 
@@ -74,8 +90,9 @@ final class PointsPass {
         return requireNonNull(controls.get(c));
     }
 
-    private void enter(@Nullable State p, State s) {
-        List<Hold> undone = closeHolds(s);
+    /** @param unseen ms off picture before the state */
+    private void enter(@Nullable State p, State s, long unseen) {
+        List<Hold> undone = closeHolds(p, s, unseen);
         boolean restored = false;
         for (Corner c : Corner.values()) {
             boolean other = s.top() == c.other() && !s.neutral();
@@ -83,7 +100,6 @@ final class PointsPass {
             if (s.neutral() || other) {
                 if (had || s.neutral()) {
                     control(c).broken();
-                    breaks.add(s.from());
                 } else {
                     control(c).underneath(s.from(), false);
                 }
@@ -97,16 +113,21 @@ final class PointsPass {
         if (x != null && !s.neutral()) {
             control(x).underneath(s.from(), s.guardOf(x.other()));
         }
-        if (p != null && x != null && s.ground() && !s.placed()) {
-            gains(p, s, x, restored);
+        if (p != null && x != null && s.ground()) {
+            new Gains(p, s, x, restored, unseen > 0).collect();
         }
         remember(s);
     }
 
     /** Where they have come from, for what comes next. */
     private void remember(State s) {
+        if (!FREE_STANDING.contains(s.place())) {
+            freeSince = -1;
+        } else if (freeSince < 0) {
+            freeSince = s.from();
+        }
+        boolean longStanding = freeSince >= 0 && s.to() - freeSince >= rules.recoverMs();
         for (Corner c : Corner.values()) {
-            boolean longStanding = FREE_STANDING.contains(s.place()) && s.to() - s.from() >= rules.recoverMs();
             if (s.guardOf(c) && !s.placed()) {
                 control(c).fromGuard(true);
             } else if (s.ground() || longStanding || s.placed()) {
@@ -116,125 +137,177 @@ final class PointsPass {
     }
 
     /** Ends the holds that do not go on; gives the turns among them that had not lasted. */
-    private List<Hold> closeHolds(State s) {
+    private List<Hold> closeHolds(@Nullable State p, State s, long unseen) {
         List<Hold> turns = new ArrayList<>();
-        for (Iterator<Hold> it = open.iterator(); it.hasNext(); ) {
+        for (ListIterator<Hold> it = open.listIterator(); it.hasNext(); ) {
             Hold h = it.next();
-            if (!h.goesOn(s)) {
-                it.remove();
-                lost(h, s.from(), s.placed() ? "stoppage" : "hold");
-                if (h.award().equals("sweep") || h.award().equals("takedown")) {
-                    turns.add(h);
-                }
+            if (h.goesOn(s)) {
+                it.set(h.unseen(unseen));
+                continue;
+            }
+            it.remove();
+            if (unseen > 0 && p != null) {
+                lost(h, p.to(), Reason.NOT_SEEN);
+            } else {
+                lost(h, s.from(), s.placed() ? Reason.STOPPAGE : Reason.HOLD);
+            }
+            if (h.award().equals("sweep") || h.award().equals("takedown")) {
+                turns.add(h);
             }
         }
         return turns;
     }
 
-    private void lost(Hold h, long until, String missing) {
+    private void lost(Hold h, long until, Reason missing) {
         if (!h.award().equals("double-pull")) {
-            near.add(h.near(until, rules.holdMs(), h.early() ? "late" : missing));
+            near.add(h.near(until, rules.holdMs(), h.early() ? Reason.LATE : missing));
         }
     }
 
-    private void gains(State p, State s, Corner x, boolean restored) {
-        if (p.neutral() && p.place().equals("DGP")) {
-            begin(x, "double-pull", s, "came up on top out of a double guard pull");
-        } else if (p.neutral()) {
-            fromStanding(p, s, x);
-        } else if (p.guardOf(x) && !s.behind() && !restored) {
-            begin(x, "sweep", s, what(s, "turned over from guard"));
+    /** What one athlete gains by a change of place, or why he does not. */
+    private final class Gains {
+        private final State p;
+        private final State s;
+        private final Corner x;
+        private final boolean restored;
+        private final Tag.@Nullable Action cause;
+        /** Why nothing of it can count, or null. */
+        private final @Nullable Reason denied;
+
+        Gains(State p, State s, Corner x, boolean restored, boolean afterUnseen) {
+            this.p = p;
+            this.s = s;
+            this.x = x;
+            this.restored = restored;
+            this.cause = s.byAction() >= 0 && record.tags().get(s.byAction()) instanceof Tag.Action a ? a : null;
+            this.denied = s.placed() ? Reason.PLACED : afterUnseen && cause == null ? Reason.NOT_SEEN : null;
         }
-        boolean passed = s.rank() >= 1 && !"back".equals(s.set()) && overGuard(p, x);
-        if (passed) {
-            gain(x, "pass", s, what(s, "past the guard"));
-        }
-        if (s.rank() >= 2) {
-            boolean there = p.top() == x && requireNonNull(s.set()).equals(p.set());
-            if (!there) {
-                gain(x, s.set(), s, what(s, "reached"));
+
+        void collect() {
+            if (p.neutral() && p.place().equals("DGP")) {
+                begin("double-pull", "came up on top out of a double guard pull");
+            } else if (p.neutral() && guardPlace(p)) {
+                refuse("sweep", Reason.NOBODY_ON_TOP);
+            } else if (p.neutral()) {
+                fromStanding();
+            } else if (p.guardOf(x)) {
+                fromGuard();
+            } else if (p.top() == x.other()) {
+                refuse("sweep", denied != null ? denied : restored ? Reason.UNDONE : Reason.REVERSAL);
+            }
+            if (s.rank() >= 1 && !"back".equals(s.set()) && p.guardOf(x.other())) {
+                gain("pass", "past the guard", denied);
+            }
+            if (s.rank() >= 2 && s.set() != null && !(p.top() == x && s.set().equals(p.set()))) {
+                // the place itself is seen, however they came to it
+                gain(s.set(), "reached", denied == Reason.NOT_SEEN ? null : denied);
+            }
+            boolean behindBefore = p.top() == x && (HALF_BACK.contains(p.place()) || "back".equals(p.set()));
+            if (HALF_BACK.contains(s.place())
+                    && s.set() == null
+                    && !behindBefore
+                    && !control(x).isPaid("back")) {
+                refuse("back", Reason.HOOKS);
             }
         }
-    }
 
-    private static boolean overGuard(State p, Corner x) {
-        return p.guardOf(x.other());
-    }
-
-    private void gain(Corner x, @Nullable String award, State s, @Nullable String what) {
-        boolean pending = open.stream().anyMatch(h -> h.who() == x && h.award().equals(award));
-        if (!pending && !control(x).isPaid(award)) {
-            begin(x, award, s, what);
+        private boolean guardPlace(State state) {
+            return lexicon.position(state.place()).map(Position::guard).orElse(false);
         }
-    }
 
-    private void begin(Corner x, @Nullable String award, State s, @Nullable String what) {
-        if (requireNonNull(award).equals("double-pull")
-                ? !rules.dgpTop().equals("advantage")
-                : rules.value(award) == 0) {
-            return;
-        }
-        open.add(new Hold(x, award, s.from(), s.from() < lineMs, what, s.tag()));
-    }
-
-    private @Nullable String what(State s, String otherwise) {
-        if (s.byAction() >= 0 && record.tags().get(s.byAction()) instanceof Tag.Action a) {
-            return lexicon.techniqueName(a.technique());
-        }
-        return otherwise;
-    }
-
-    /** A takedown, or a sweep that was finished standing; nothing when nobody did it. */
-    private void fromStanding(State p, State s, Corner x) {
-        Tag.Action cause = s.byAction() >= 0 && record.tags().get(s.byAction()) instanceof Tag.Action a ? a : null;
-        boolean swept = control(x).cameFromGuard();
-        if (cause == null) {
-            if (s.guard() != null) {
-                findings.add(Finding.at(
-                        record,
-                        s.tag(),
-                        "transition-without-action",
-                        Finding.Severity.WARNING,
-                        "They go from standing to a guard and nothing says how. Tag the takedown or the guard pull;"
-                                + " until then nobody is given points for it."));
-            }
-            return;
-        }
-        String family = lexicon.familyOf(cause.technique());
-        if (cause.by() == x && (family.equals("takedown") || family.equals("sweep"))) {
-            if (!counters(cause)) {
-                begin(x, swept ? "sweep" : "takedown", s, lexicon.techniqueName(cause.technique()));
-            }
-        } else if (family.equals("guard-pull") && cause.by() == x.other()) {
-            boolean holding = p.top() == x && HELD_STANDING.contains(p.place());
-            if (holding || shotAt(x, s.from())) {
-                begin(x, "takedown", s, "takedown met by a guard pull");
+        private void fromGuard() {
+            if (restored) {
+                refuse("sweep", Reason.UNDONE);
+            } else if (s.behind()) {
+                refuse("sweep", Reason.BACK_FROM_GUARD);
+            } else if (denied != null) {
+                refuse("sweep", denied);
+            } else {
+                begin("sweep", what("turned over from guard"));
             }
         }
-    }
 
-    /** Going behind somebody whose own attempt has just failed. */
-    private boolean counters(Tag.Action cause) {
-        if (!cause.technique().equals("go-behind")) {
-            return false;
+        /** A takedown, or a sweep that was finished standing; nothing when nobody did it. */
+        private void fromStanding() {
+            String award = control(x).cameFromGuard() ? "sweep" : "takedown";
+            if (denied != null) {
+                refuse(award, denied);
+                return;
+            }
+            if (cause == null) {
+                findings.add(unexplained());
+                return;
+            }
+            String family = lexicon.familyOf(cause.technique());
+            if (cause.by() == x && (family.equals("takedown") || family.equals("sweep"))) {
+                if (attempts.counters(cause)) {
+                    refuse(award, Reason.COUNTER);
+                } else {
+                    begin(award, lexicon.techniqueName(cause.technique()));
+                }
+            } else if (family.equals("guard-pull") && cause.by() == x.other()) {
+                if (attempts.underWay(x, p, s.from())) {
+                    begin("takedown", "takedown met by a guard pull");
+                } else {
+                    refuse("takedown", Reason.PULL);
+                }
+            }
         }
-        return record.tags().stream()
-                .anyMatch(t -> t instanceof Tag.Action a
-                        && a.by() == cause.by().other()
-                        && !a.completed()
-                        && lexicon.familyOf(a.technique()).equals("takedown")
-                        && a.t().compareTo(cause.t()) <= 0
-                        && cause.t().since(a.end()) <= COUNTER_MS);
-    }
 
-    private boolean shotAt(Corner x, long when) {
-        return record.tags().stream()
-                .anyMatch(t -> t instanceof Tag.Action a
-                        && a.by() == x
-                        && lexicon.familyOf(a.technique()).equals("takedown")
-                        && a.reached() != null
-                        && a.t().ms() <= when
-                        && when - a.end().ms() <= ATTEMPT_MS);
+        /** Nobody is given anything for it until somebody says what happened. */
+        private Finding unexplained() {
+            String to = s.guard() != null ? "a guard" : "the ground";
+            return Finding.at(
+                    record,
+                    s.tag(),
+                    "transition-without-action",
+                    Finding.Severity.WARNING,
+                    "They go from standing to " + to + " and nothing says how. Tag the takedown"
+                            + (s.guard() != null ? " or the guard pull" : "")
+                            + "; until then nobody is given points for it.");
+        }
+
+        private void gain(String award, String otherwise, @Nullable Reason refused) {
+            boolean pending =
+                    open.stream().anyMatch(h -> h.who() == x && h.award().equals(award));
+            if (pending) {
+                return;
+            }
+            if (control(x).isPaid(award)) {
+                refuse(award, p.guardOf(x.other()) ? Reason.RECOVERY : Reason.PAID);
+            } else if (refused != null) {
+                refuse(award, refused);
+            } else {
+                begin(award, what(otherwise));
+            }
+        }
+
+        private void begin(String award, String why) {
+            boolean counts = award.equals("double-pull")
+                    ? rules.dgpTop().equals("advantage") && denied == null
+                    : rules.value(award) != 0;
+            if (counts) {
+                open.add(new Hold(x, award, s.from(), 0, s.from() < lineMs, why, s.tag()));
+            }
+        }
+
+        private void refuse(String award, Reason reason) {
+            if (rules.value(award) != 0) {
+                near.add(new Near(
+                        MatchTime.ofMs(s.from()),
+                        x,
+                        award,
+                        0,
+                        rules.holdMs(),
+                        reason.code(),
+                        award + ": " + reason.words(),
+                        s.tag()));
+            }
+        }
+
+        private String what(String otherwise) {
+            return cause == null ? otherwise : lexicon.techniqueName(cause.technique());
+        }
     }
 
     /** Confirms what has lasted by the end of a state, in the order of time. */
@@ -245,10 +318,10 @@ final class PointsPass {
                 c.gainedAnew();
             }
         }
-        open.sort(java.util.Comparator.comparingLong(Hold::from));
+        open.sort(Comparator.comparingLong(Hold::from));
         for (Iterator<Hold> it = open.iterator(); it.hasNext(); ) {
             Hold h = it.next();
-            long at = h.from() + rules.holdMs();
+            long at = h.doneAt(rules.holdMs());
             if (at > s.to()) {
                 continue;
             }
@@ -256,7 +329,7 @@ final class PointsPass {
             if (h.award().equals("double-pull")) {
                 advantages.add(new Advantage(MatchTime.ofMs(at), h.who(), "double-pull", h.what(), h.tag()));
             } else if (h.early()) {
-                lost(h, at, "late");
+                lost(h, at, Reason.LATE);
                 control(h.who()).pay(h.award());
             } else {
                 control(h.who()).pay(h.award());
@@ -267,7 +340,8 @@ final class PointsPass {
                         h.award(),
                         rules.value(h.award()),
                         h.what(),
-                        h.tag()));
+                        h.tag(),
+                        h.unseenMs() > 0));
             }
         }
     }

@@ -12,6 +12,7 @@ import org.jspecify.annotations.Nullable;
  * The rules of an event as far as the score depends on them.
  *
  * @param code e.g. {@code points-gi}
+ * @param attire {@code gi} or {@code no-gi}; null when it is for both
  * @param from first day it holds, or null
  * @param to last day it holds, or null
  * @param points points by award code: takedown, sweep, pass, knee-on-belly, mount, back; an award that is missing does
@@ -33,6 +34,7 @@ import org.jspecify.annotations.Nullable;
 public record Ruleset(
         String code,
         String name,
+        @Nullable String attire,
         @Nullable LocalDate from,
         @Nullable LocalDate to,
         Map<String, Integer> points,

@@ -42,6 +42,7 @@ public final class RulesetReader {
             return new Ruleset(
                     text(root, "code"),
                     text(root, "name"),
+                    attire(root),
                     day(root, "from"),
                     day(root, "to"),
                     numbers(root, "points", AWARDS, MOST_POINTS),
@@ -68,6 +69,14 @@ public final class RulesetReader {
             throw new RulesetException("/" + field, "missing");
         }
         return value;
+    }
+
+    private static @Nullable String attire(JsonNode root) throws RulesetException {
+        String attire = root.path("attire").asText("");
+        if (!attire.isEmpty() && !attire.equals("gi") && !attire.equals("no-gi")) {
+            throw new RulesetException("/attire", "\"" + attire + "\" is neither gi nor no-gi");
+        }
+        return attire.isEmpty() ? null : attire;
     }
 
     private static @Nullable LocalDate day(JsonNode root, String field) throws RulesetException {
@@ -141,6 +150,9 @@ public final class RulesetReader {
         m.put("format", FORMAT);
         m.put("code", r.code());
         m.put("name", r.name());
+        if (r.attire() != null) {
+            m.put("attire", r.attire());
+        }
         m.put("from", r.from() == null ? null : r.from().toString());
         m.put("to", r.to() == null ? null : r.to().toString());
         m.put("points", r.points());

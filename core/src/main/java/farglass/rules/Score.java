@@ -51,6 +51,7 @@ public record Score(
      * @param award takedown, sweep, pass, knee-on-belly, mount, back, penalty or guard-pull
      * @param value points, negative for a deduction
      * @param tag index of the tag it begins with
+     * @param uncertain whether part of the hold was not in the picture
      */
     public record Award(
             MatchTime t,
@@ -59,14 +60,19 @@ public record Score(
             String award,
             int value,
             @Nullable String why,
-            int tag) {}
+            int tag,
+            boolean uncertain) {
+        Award(MatchTime t, MatchTime confirmedAt, Corner who, String award, int value, @Nullable String why, int tag) {
+            this(t, confirmedAt, who, award, value, why, tag, false);
+        }
+    }
 
     /**
      * Points not given.
      *
      * @param heldMs how long control was held
      * @param needMs how long it had to be
-     * @param missing what was missing: hold, stoppage, end, or late
+     * @param missing code of a {@link Reason}
      */
     public record Near(
             MatchTime t, Corner who, String award, long heldMs, long needMs, String missing, String why, int tag) {}

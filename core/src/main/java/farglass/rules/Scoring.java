@@ -9,6 +9,7 @@ import farglass.match.Finding;
 import farglass.match.MatchRecord;
 import farglass.match.Method;
 import farglass.match.RecordKind;
+import farglass.match.Result;
 import farglass.match.Tag;
 import farglass.rules.Score.Advantage;
 import farglass.rules.Score.Award;
@@ -67,18 +68,19 @@ public final class Scoring {
         findings.sort(Comparator.comparing(Finding::t));
         List<Award> awards = new ArrayList<>(pass.awards);
         awards.addAll(penalties.awards);
-        awards.addAll(guardPulls(end));
+        awards.addAll(guardPulls(states, end));
         awards.sort(Comparator.comparing(Award::confirmedAt).thenComparing(Award::t));
-        List<Advantage> advantages = new ArrayList<>(pass.advantages);
-        advantages.addAll(penalties.advantages);
-        advantages.addAll(new AttemptAdvantages(record, rules, lexicon, pass.awards, pass.breaks).of(pass.near, end));
-        advantages.sort(Comparator.comparing(Advantage::t));
-        List<Step> board = board(awards, advantages, penalties.penalties);
-        Step last = board.get(board.size() - 1);
         Optional<Tag.Action> counted =
                 loss != null && finish.isPresent() && finish.get().end().compareTo(loss.at()) >= 0
                         ? Optional.empty()
                         : finish;
+        List<Advantage> advantages = new ArrayList<>(pass.advantages);
+        advantages.addAll(penalties.advantages);
+        advantages.addAll(new AttemptAdvantages(record, rules, lexicon, pass.awards)
+                .of(pass.near, end, counted.isEmpty() && loss == null && timeUp(end)));
+        advantages.sort(Comparator.comparing(Advantage::t));
+        List<Step> board = board(awards, advantages, penalties.penalties);
+        Step last = board.get(board.size() - 1);
         return new Score(
                 rules,
                 awards,
@@ -93,13 +95,30 @@ public final class Scoring {
                 verdict(counted, loss == null ? null : loss.who(), last));
     }
 
-    /** The first submission that was completed; a training round goes on after it. */
+    /** When a match is over at the latest; a training round has no such moment. */
+    private long longest() {
+        return record.kind() == RecordKind.MATCH ? record.details().lengthMs() + rules.overtimeMs() : Long.MAX_VALUE;
+    }
+
+    /** Whether time ran out, as far as the record tells: it was neither broken off nor is it still being tagged. */
+    private boolean timeUp(long end) {
+        Result told = record.details().result();
+        boolean brokenOff = told != null
+                && List.of(Method.SUBMISSION, Method.DISQUALIFICATION, Method.STOPPAGE)
+                        .contains(told.method());
+        boolean bell = record.tags().stream().anyMatch(Tag.End.class::isInstance);
+        return !brokenOff && (bell || end >= longest());
+    }
+
+    /** The first submission that was completed in time; a training round goes on after it. */
     private Optional<Tag.Action> finish() {
         if (record.kind() != RecordKind.MATCH) {
             return Optional.empty();
         }
+        long last = Math.min(longest(), record.end().ms());
         for (Tag tag : record.tags()) {
             if (tag instanceof Tag.Action a
+                    && a.end().ms() <= last
                     && (a.completed()
                             || (a.outcome() == null && Integer.valueOf(4).equals(a.reached())))
                     && lexicon.familyOf(a.technique()).equals("submission")) {
@@ -110,8 +129,7 @@ public final class Scoring {
     }
 
     private long end(Optional<Tag.Action> finish) {
-        long longest =
-                record.kind() == RecordKind.MATCH ? record.details().lengthMs() + rules.overtimeMs() : Long.MAX_VALUE;
+        long longest = longest();
         long end = Math.min(record.end().ms(), longest);
         if (finish.isPresent()) {
             end = Math.min(end, finish.get().end().ms());
@@ -141,20 +159,36 @@ public final class Scoring {
                 .repair(Edit.remove(record, tag), "take it out"));
     }
 
-    private List<Award> guardPulls(long end) {
+    private List<Award> guardPulls(List<State> states, long end) {
         List<Award> pulls = new ArrayList<>();
+        TakedownAttempts attempts = new TakedownAttempts(record, lexicon);
         long line = Math.round(rules.pointsFrom() * record.details().lengthMs());
         for (int i = 0; rules.guardPull() != 0 && i < record.tags().size(); i++) {
             if (record.tags().get(i) instanceof Tag.Action a
                     && a.completed()
                     && lexicon.familyOf(a.technique()).equals("guard-pull")
                     && a.t().ms() >= line
-                    && a.t().ms() <= end) {
+                    && a.t().ms() <= end
+                    && !answersTakedown(attempts, states, a, i)) {
                 pulls.add(new Award(
                         a.t(), a.t(), a.by(), "guard-pull", rules.guardPull(), "guard pulled while points count", i));
             }
         }
         return pulls;
+    }
+
+    /** A pull that answers a takedown attempt is a takedown for the other and costs nothing (ruling R30). */
+    private static boolean answersTakedown(TakedownAttempts attempts, List<State> states, Tag.Action pull, int index) {
+        State before = null;
+        for (State s : states) {
+            if (s.byAction() == index) {
+                return attempts.underWay(pull.by().other(), before, s.from());
+            }
+            if (s.from() <= pull.t().ms()) {
+                before = s;
+            }
+        }
+        return attempts.underWay(pull.by().other(), before, pull.end().ms());
     }
 
     private static List<Step> board(List<Award> awards, List<Advantage> advantages, List<Penalty> penalties) {

@@ -77,6 +77,11 @@ record State(
         return set == null ? 0 : set.equals("back") ? 3 : RANKS.indexOf(set);
     }
 
+    /** Off picture: it tells nothing of who holds what. */
+    boolean unseen() {
+        return place.equals("UNK");
+    }
+
     /** The athlete on top is so on the ground. */
     boolean ground() {
         return !neutral;
@@ -89,6 +94,11 @@ record State(
     /** Behind the other without it being a guard: turtle and the back, held or not. */
     boolean behind() {
         return List.of("BCK", "BTR", "BK1", "CRB", "TRK").contains(place);
+    }
+
+    /** The same with what was done while it was not seen. */
+    State causedBy(int action) {
+        return new State(from, to, place, top, guard, set, neutral, tag, action, placed);
     }
 
     State endingAt(long end) {

@@ -220,11 +220,11 @@ public final class Baseline {
         return matches;
     }
 
-    /** Whether an athlete in this role may do it there. */
+    /** Whether an athlete in this role may do it there (ruling S20). */
     public static boolean possible(Technique t, String position, Role role) {
         boolean contested = role != Role.NEUTRAL;
         boolean guard = role == Role.GUARD;
-        return t.from().contains(position) && t.role().allows(role == Role.HOLDER, guard, contested);
+        return t.from().contains(position) && t.performer(position).allows(role == Role.HOLDER, guard, contested);
     }
 
     /** Prior of how often a technique is tried per minute of time in which it could be. */

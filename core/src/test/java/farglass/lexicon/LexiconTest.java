@@ -108,6 +108,7 @@ class LexiconTest {
                 List.of("OPN"),
                 List.of("SDC"),
                 Performer.TOP,
+                Map.of(),
                 "own",
                 null,
                 null,

@@ -9,6 +9,7 @@ import farglass.rules.Score.Step;
 import farglass.simulate.DemoLibrary;
 import farglass.time.MatchTime;
 import java.util.List;
+import java.util.Locale;
 import java.util.TreeSet;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -77,7 +78,9 @@ class BoardTest {
         "9000, late, mount began before points count"
     })
     void aNearAwardSaysHowLongItWasHeld(long heldMs, String missing, String why) {
-        Hold h = new Hold(Corner.A, "mount", 1000, false, "mount", 3);
-        assertThat(h.near(1000 + heldMs, 3000, missing).why()).isEqualTo(why);
+        Hold h = new Hold(Corner.A, "mount", 1000, 0, false, "mount", 3);
+        assertThat(h.near(1000 + heldMs, 3000, Reason.valueOf(missing.toUpperCase(Locale.ROOT)))
+                        .why())
+                .isEqualTo(why);
     }
 }

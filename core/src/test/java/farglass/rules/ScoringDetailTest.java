@@ -13,9 +13,11 @@ import farglass.match.CallKind;
 import farglass.match.Corner;
 import farglass.match.MatchRecord;
 import farglass.match.Method;
+import farglass.match.PositionLine;
 import farglass.match.RecordKind;
 import farglass.match.Records;
 import farglass.match.Result;
+import farglass.match.Role;
 import farglass.match.Tag;
 import farglass.match.TagInfo;
 import farglass.rules.Score.Difference;
@@ -142,5 +144,64 @@ class ScoringDetailTest {
                 farglass.time.ClockMap.of(List.of(
                         farglass.time.Segment.live(0, 31_000, 0), farglass.time.Segment.live(32_000, 60_000, 60_000))));
         assertThat(score(r.withFilms(List.of(film))).awards()).isEqualTo(score(r).awards());
+    }
+
+    @Test
+    void nobodyOnTopOfAnEntanglementIsNeutral() {
+        Score s = score(Records.of(
+                start(),
+                at(0, "STD"),
+                does(5, Corner.B, "double-pull", "DGP"),
+                at(5, "DGP"),
+                at(8, "F50"),
+                does(20, Corner.A, "fifty-sweep", "OPN"),
+                guard(20, "OPN", Corner.B),
+                end(60)));
+        assertThat(s.awards()).isEmpty();
+        assertThat(s.near())
+                .extracting(Score.Near::award, Score.Near::missing)
+                .containsExactly(org.assertj.core.groups.Tuple.tuple("sweep", "nobody-on-top"));
+    }
+
+    @Test
+    void aLockFromAGuardIsTimeInGuardAndItsOpeningIsNoPull() {
+        Tag.Position lock = Tag.Position.of(Records.s(20), "LCK", Corner.B, null)
+                .builder()
+                .technique("triangle")
+                .threat(3)
+                .build();
+        MatchRecord r = Records.of(
+                start(),
+                at(0, "STD"),
+                does(5, Corner.B, "guard-pull", "CLG"),
+                guard(5, "CLG", Corner.B),
+                Tag.Action.of(Records.s(20), Corner.B, "triangle"),
+                lock,
+                guard(30, "CLG", Corner.B),
+                end(60));
+        Score s = score(r);
+        assertThat(s.findings()).isEmpty();
+        assertThat(s.control().get(Corner.B)).isZero();
+        assertThat(s.control().get(Corner.A)).isEqualTo(55_000);
+        PositionLine line = PositionLine.of(r, LEXICON);
+        assertThat(line.spans()).extracting(x -> Role.of(x, Corner.B)).endsWith(Role.GUARD, Role.GUARD, Role.GUARD);
+    }
+
+    @Test
+    void aHoldThatWasPartlyUnseenSaysSo() {
+        Score s = score(Records.of(
+                start(),
+                at(0, "STD"),
+                does(5, Corner.B, "guard-pull", "HFG"),
+                guard(5, "HFG", Corner.B),
+                does(30, Corner.A, "knee-cut", "SDC"),
+                held(30, "SDC", Corner.A),
+                at(32, "UNK"),
+                held(40, "SDC", Corner.A),
+                end(60)));
+        assertThat(s.awards()).singleElement().satisfies(a -> {
+            assertThat(a.uncertain()).isTrue();
+            assertThat(a.confirmedAt()).isEqualTo(Records.s(41));
+        });
     }
 }

@@ -26,11 +26,14 @@ import javafx.beans.property.SimpleStringProperty;
 import javafx.beans.property.StringProperty;
 import javafx.beans.value.ObservableValue;
 import javafx.geometry.Pos;
+import javafx.geometry.Side;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.ComboBox;
+import javafx.scene.control.ContextMenu;
 import javafx.scene.control.Label;
+import javafx.scene.control.MenuItem;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.input.TransferMode;
 import javafx.scene.layout.ColumnConstraints;
@@ -54,6 +57,7 @@ public final class CheckStation implements Station, Keys.Bound {
     private final ComboBox<Ruleset> whatIf = new ComboBox<>();
     private final CheckBox called = new CheckBox(Words.of("check.all-called"));
     private final Label left = Ui.label("", "soft");
+    private final Button repair = Ui.button(Words.of("check.repair"), this::repair, "strong-button");
     private final StringProperty status = new SimpleStringProperty("");
     private final Keys keys = new Keys();
     private final VBox page;
@@ -162,7 +166,6 @@ public final class CheckStation implements Station, Keys.Bound {
         tideSheet.setMinHeight(168);
         tideSheet.setMaxHeight(168);
         VBox scores = new VBox(12, Ui.grow(halves), tideSheet);
-        Button repair = Ui.button(Words.of("check.repair"), this::repair, "strong-button");
         repair.setId("check-repair");
         Button asCalled = Ui.button(Words.of("check.as-called"), () -> settle(true), "choice");
         asCalled.setId("check-as-called");
@@ -322,13 +325,30 @@ public final class CheckStation implements Station, Keys.Bound {
         Finding f = findings.selected();
         if (f == null) {
             desk.notices().done(Words.of("check.choose"));
-        } else if (f.repair() == null) {
+        } else if (f.repairs().isEmpty()) {
             desk.notices().done(Words.of("check.no-repair"));
+        } else if (f.repairs().size() == 1) {
+            repair(f.repairs().get(0));
         } else {
-            findings.keepPlace();
-            desk.edit(f.repair());
-            desk.notices().done(Words.of("check.repaired", f.remedy()));
+            ways(f).show(repair, Side.TOP, 0, 0);
         }
+    }
+
+    /** Where it can be put right in several ways somebody has to say what happened. */
+    private ContextMenu ways(Finding f) {
+        ContextMenu menu = new ContextMenu();
+        for (Finding.Repair way : f.repairs()) {
+            MenuItem item = new MenuItem(way.words());
+            item.setOnAction(e -> repair(way));
+            menu.getItems().add(item);
+        }
+        return menu;
+    }
+
+    private void repair(Finding.Repair way) {
+        findings.keepPlace();
+        desk.edit(way.edit());
+        desk.notices().done(Words.of("check.repaired", way.words()));
     }
 
     private void settle(boolean asCalled) {

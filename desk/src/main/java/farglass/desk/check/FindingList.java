@@ -7,6 +7,7 @@ import farglass.match.MatchRecord;
 import farglass.time.Clock;
 import java.util.List;
 import java.util.function.Consumer;
+import java.util.stream.Collectors;
 import javafx.geometry.Pos;
 import javafx.scene.control.Label;
 import javafx.scene.control.ListCell;
@@ -96,9 +97,15 @@ final class FindingList {
             how.setText(Words.of("severity." + f.severity().code()));
             how.setAccessibleText(f.severity().code());
             what.setText(f.message());
-            remedy.setText(f.remedy() == null ? "" : Words.of("check.remedy", f.remedy()));
+            remedy.setText(ways(f));
             remedy.setManaged(f.remedy() != null);
             setGraphic(line);
+        }
+
+        private static String ways(Finding f) {
+            String words =
+                    f.repairs().stream().map(Finding.Repair::words).collect(Collectors.joining(Words.of("check.or")));
+            return words.isEmpty() ? "" : Words.of("check.remedy", words);
         }
     }
 }

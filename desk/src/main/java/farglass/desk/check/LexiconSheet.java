@@ -252,6 +252,7 @@ final class LexiconSheet extends StackPane {
                         t.from(),
                         t.to(),
                         t.role(),
+                        t.by(),
                         t.side(),
                         t.limb(),
                         t.using(),

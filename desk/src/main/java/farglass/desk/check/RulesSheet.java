@@ -154,6 +154,7 @@ final class RulesSheet extends StackPane {
             Ruleset next = new Ruleset(
                     shown.code(),
                     name.getText().strip(),
+                    shown.attire(),
                     from.getValue(),
                     to.getValue(),
                     numbers(points),
