@@ -1,7 +1,14 @@
 package farglass.stats;
 
+import java.util.ArrayList;
 import java.util.Collection;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.function.Function;
 
 /**
  * How alike the occurrences of one match are: the intra-class correlation rho and the design effect it causes.
@@ -52,6 +59,32 @@ public final class Clustering {
         double msw = within / dfWithin;
         double denominator = msb + (size - 1) * msw;
         return denominator <= 0 ? 0 : Math.min(1, Math.max(0, (msb - msw) / denominator));
+    }
+
+    /**
+     * Counts of every category by match, to be put together with others: what one match holds of it, and how much there is
+     * of all.
+     *
+     * @param match of an occurrence
+     * @param category of an occurrence
+     */
+    public static <T> List<List<BetaPrior.Counts>> categories(
+            List<T> occurrences, Function<T, String> match, Function<T, String> category) {
+        Map<String, Map<String, Integer>> byMatch = new LinkedHashMap<>();
+        Set<String> all = new LinkedHashSet<>();
+        for (T o : occurrences) {
+            byMatch.computeIfAbsent(match.apply(o), k -> new HashMap<>()).merge(category.apply(o), 1, Integer::sum);
+            all.add(category.apply(o));
+        }
+        List<List<BetaPrior.Counts>> groups = new ArrayList<>();
+        for (String c : all) {
+            groups.add(byMatch.values().stream()
+                    .map(m -> new BetaPrior.Counts(
+                            m.getOrDefault(c, 0),
+                            m.values().stream().mapToInt(n -> n).sum()))
+                    .toList());
+        }
+        return groups;
     }
 
     /** 1 + (m - 1) rho, at least 1, with m the mean number of occurrences per match. */

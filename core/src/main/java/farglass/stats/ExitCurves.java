@@ -23,8 +23,10 @@ import org.apache.commons.statistics.distribution.TDistribution;
  * Where no event was seen yet the end is exact: 0.05^(1 / number at risk).
  */
 public final class ExitCurves {
-    /** Largest number of points of a curve. */
+    /** Number of points of a curve beside those at the times that are quoted. */
     public static final int POINTS = 60;
+    /** Times whose value is quoted in words: a curve is exact there, ms. */
+    private static final long[] QUOTED = {15_000, 30_000, 60_000};
 
     private static final int BOOTSTRAP_MATCHES = 4;
     private static final int DRAWS = 400;
@@ -51,10 +53,17 @@ public final class ExitCurves {
         spells.stream().filter(s -> s.cause() != null).forEach(s -> times.add(s.ms()));
         List<Long> all = new ArrayList<>(times);
         int n = Math.min(POINTS, all.size());
-        shown = new long[n];
+        TreeSet<Long> kept = new TreeSet<>();
         for (int i = 0; i < n; i++) {
-            shown[i] = all.get(n == 1 ? 0 : (int) Math.round(i * (all.size() - 1.0) / (n - 1)));
+            kept.add(all.get(n == 1 ? 0 : (int) Math.round(i * (all.size() - 1.0) / (n - 1))));
         }
+        for (long t : QUOTED) {
+            Long last = times.floor(t);
+            if (last != null) {
+                kept.add(last);
+            }
+        }
+        shown = kept.stream().mapToLong(t -> t).toArray();
         Map<String, Integer> numbers = new LinkedHashMap<>();
         matchOf = spells.stream()
                 .mapToInt(s -> numbers.computeIfAbsent(s.tag().match(), k -> numbers.size()))

@@ -84,12 +84,21 @@ public final class GammaPrior {
 
     /** Posterior of the rate per minute after events seen in minutes of exposure, minutes positive. */
     Mixture posterior(double events, double minutes) {
-        double[] a = strength.strengths();
+        StrengthGrid own = Double.isNaN(mean)
+                ? strength
+                : strength.given(k -> {
+                    double b = k / mean;
+                    return LogGamma.value(k + events)
+                            - LogGamma.value(k)
+                            + k * Math.log(b)
+                            - (k + events) * Math.log(b + minutes);
+                });
+        double[] a = own.strengths();
         GammaDistribution[] parts = new GammaDistribution[a.length];
         for (int i = 0; i < a.length; i++) {
             double before = Double.isNaN(mean) ? 0 : a[i] / mean;
             parts[i] = GammaDistribution.of(a[i] + events, 1 / (before + minutes));
         }
-        return new Mixture(strength.weights(), parts);
+        return new Mixture(own.weights(), parts);
     }
 }

@@ -50,7 +50,10 @@ public final class Proportion {
                 new Estimate.Interval(posterior.quantile(Estimate.LOWER), posterior.quantile(Estimate.UPPER)),
                 Grade.of(effective, matches, width),
                 new Estimate.Reference(prior.average(), prior.source()),
-                matches < CHECK_MATCHES ? null : new Redraw(new ArrayList<>(byMatch.values()), prior, seed),
+                matches < CHECK_MATCHES
+                        ? null
+                        : new Redraw(
+                                new ArrayList<>(byMatch.values()), prior.given(wx / effect, (w - wx) / effect), seed),
                 trials.stream().map(Trial::tag).toList());
     }
 

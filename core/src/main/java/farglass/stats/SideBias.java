@@ -29,7 +29,7 @@ public record SideBias(int right, int left, double pRight, double pBeyond, Word 
     /**
      * @param weightedRight recency-weighted attempts to the right, design effect taken out
      * @param weightedLeft the same to the left
-     * @param grade grade of the evidence; thin evidence leans at most
+     * @param grade grade of the evidence; thin evidence says nothing (ruling S14)
      */
     public static SideBias of(int right, int left, double weightedRight, double weightedLeft, Grade grade) {
         BetaDistribution beta = BetaDistribution.of(PRIOR + weightedRight, PRIOR + weightedLeft);
@@ -41,7 +41,7 @@ public record SideBias(int right, int left, double pRight, double pBeyond, Word 
         Word word;
         if (p >= SIDED && mean >= SIDED_MEAN && grade != Grade.THIN) {
             word = toRight ? Word.RIGHT_SIDED : Word.LEFT_SIDED;
-        } else if (p >= LEANS) {
+        } else if (p >= LEANS && mean >= SIDED_MEAN && grade != Grade.THIN) {
             word = toRight ? Word.LEANS_RIGHT : Word.LEANS_LEFT;
         } else {
             word = Word.BOTH_SIDES;

@@ -65,6 +65,24 @@ record StrengthGrid(double[] strengths, double[] weights) {
                 groups.stream().mapToDouble(g -> g[1]).toArray());
     }
 
+    /**
+     * The same strengths weighed by one more likelihood, that of the athlete's own counts: a clear record frees itself
+     * from a strong prior (ruling S04).
+     */
+    StrengthGrid given(DoubleUnaryOperator logLikelihood) {
+        if (strengths.length == 1) {
+            return this;
+        }
+        double[] logs = new double[strengths.length];
+        for (int i = 0; i < logs.length; i++) {
+            logs[i] = Math.log(weights[i]) + logLikelihood.applyAsDouble(strengths[i]);
+        }
+        double best = Arrays.stream(logs).max().orElseThrow();
+        double[] w = Arrays.stream(logs).map(l -> Math.exp(l - best)).toArray();
+        double total = Arrays.stream(w).sum();
+        return new StrengthGrid(strengths, Arrays.stream(w).map(v -> v / total).toArray());
+    }
+
     double mean() {
         double sum = 0;
         for (int i = 0; i < strengths.length; i++) {

@@ -178,9 +178,7 @@ public final class Baseline {
         if (family >= ATHLETES) {
             return fitted("@" + code, athlete, "library, its family, " + family + " others");
         }
-        return others("*", athlete).isEmpty()
-                ? BetaPrior.fixed(0.5, 4, "no other athletes: one half")
-                : fitted("*", athlete, "library, all techniques");
+        return priors.computeIfAbsent(new Asked("@" + code, athlete), k -> BetaPrior.few(others("@" + code, athlete)));
     }
 
     private BetaPrior fitted(String key, String athlete, String source) {
@@ -240,14 +238,15 @@ public final class Baseline {
         Set<Situation> counted = stands(t);
         athletes.forEach((who, sums) -> {
             double ms = who.equals(athlete) ? 0 : sums.time(counted);
-            if (ms > 0) {
-                int[] n = sums.tries(t.code());
-                list.add(new GammaPrior.Counts(n == null ? 0 : n[2], ms / MS_PER_MINUTE));
+            int[] n = sums.tries(t.code());
+            // those who never do it tell nothing of how often it is done by one who does
+            if (ms > 0 && n != null && n[2] > 0) {
+                list.add(new GammaPrior.Counts(n[2], ms / MS_PER_MINUTE));
             }
         });
         return list.size() < ATHLETES
                 ? GammaPrior.jeffreys()
-                : GammaPrior.fit(list, "library, " + list.size() + " others");
+                : GammaPrior.fit(list, "library, " + list.size() + " others who do it");
     }
 
     /** Where it could be tried. */

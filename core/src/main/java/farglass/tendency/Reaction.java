@@ -53,7 +53,9 @@ record Reaction(MatchFacts.Act trigger, @Nullable String answer, int answeredBy,
                     : new Reaction(trigger, coded.equals(NONE) ? NONE : CODED + coded, trigger.index(), -1);
         }
         long from = trigger.action().t().ms();
-        long cut = cut(facts, trigger);
+        // what succeeds at once is answered by nobody: only what was done before it was over is a reaction to it
+        boolean worked = trigger.action().completed();
+        long cut = worked ? trigger.action().end().ms() : cut(facts, trigger);
         for (int k = i + 1; k < acts.size(); k++) {
             MatchFacts.Act next = acts.get(k);
             long t = next.action().t().ms();
@@ -66,10 +68,10 @@ record Reaction(MatchFacts.Act trigger, @Nullable String answer, int answeredBy,
             }
             if (!answers && next.action().by() != reacting && !NO_ANSWER.contains(next.family()) && t > from) {
                 // a later trigger owns what comes after it
-                return new Reaction(trigger, NONE, trigger.index(), -1);
+                return worked ? null : new Reaction(trigger, NONE, trigger.index(), -1);
             }
         }
-        return cut < from + WINDOW_MS ? null : new Reaction(trigger, NONE, trigger.index(), -1);
+        return worked || cut < from + WINDOW_MS ? null : new Reaction(trigger, NONE, trigger.index(), -1);
     }
 
     /** When the window is cut: the next stop, the end of the record, or a gap of film. */

@@ -10,6 +10,7 @@ import farglass.stats.Median;
 import farglass.stats.Proportion;
 import farglass.stats.Trial;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
@@ -60,6 +61,7 @@ public final class Reactions {
                 }
             }
         }
+        double rho = rho(byTrigger.values());
         return byTrigger.entrySet().stream()
                 .filter(e -> e.getValue().size() >= TRIGGERS)
                 .sorted(Comparator.comparingInt((Map.Entry<String, List<Seen>> e) ->
@@ -67,11 +69,23 @@ public final class Reactions {
                         .reversed()
                         .thenComparing(Map.Entry::getKey))
                 .limit(most)
-                .map(e -> row(evidence, e.getKey(), e.getValue(), seed))
+                .map(e -> row(evidence, e.getKey(), e.getValue(), rho, seed))
                 .toList();
     }
 
-    private static Row row(Evidence evidence, String trigger, List<Seen> seen, long seed) {
+    /** How alike the answers of one match are, over all triggers together. */
+    private static double rho(Collection<List<Seen>> byTrigger) {
+        List<List<BetaPrior.Counts>> groups = new ArrayList<>();
+        for (List<Seen> list : byTrigger) {
+            groups.addAll(Clustering.categories(
+                    list,
+                    s -> s.match().record().id(),
+                    s -> String.valueOf(s.reaction().answer())));
+        }
+        return Clustering.rho(groups);
+    }
+
+    private static Row row(Evidence evidence, String trigger, List<Seen> seen, double rho, long seed) {
         Map<String, Integer> counts = new TreeMap<>();
         seen.forEach(s -> counts.merge(s.reaction().answer(), 1, Integer::sum));
         List<String> answers = new ArrayList<>(counts.keySet());
@@ -96,7 +110,7 @@ public final class Reactions {
             long stream = seed + (trigger + answer).hashCode();
             rows.add(new Answer(
                     answer,
-                    Proportion.of(trials, priors.get(i), Clustering.DEFAULT_RHO, stream),
+                    Proportion.of(trials, priors.get(i), rho, stream),
                     trials,
                     Proportion.of(results, BetaPrior.jeffreys(), Clustering.DEFAULT_RHO, stream + 1),
                     results));

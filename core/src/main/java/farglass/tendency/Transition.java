@@ -9,12 +9,13 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 
 /**
  * A span that was seen to end, and where it led.
  *
- * @param to position as tagged
+ * @param to position as tagged; {@link #FINISHED} or {@link #SUBMITTED} when the match was over
  * @param toRole the athlete's role there
  * @param by {@code self}, {@code other}, or null when no action was tagged
  * @param technique null when no action was tagged
@@ -25,6 +26,11 @@ record Transition(
         Role toRole,
         @Nullable String by,
         @Nullable String technique) {
+    /** The athlete finished the match from here. */
+    static final String FINISHED = "finished";
+    /** The other finished it. */
+    static final String SUBMITTED = "submitted";
+
     String category() {
         return to + "|" + toRole + "|" + by + "|" + technique;
     }
@@ -39,7 +45,32 @@ record Transition(
                         .add(exit(facts, me, s, spans.get(i + 1)));
             }
         }
+        if (!spans.isEmpty()) {
+            Span last = spans.get(spans.size() - 1);
+            finish(facts, me, last)
+                    .ifPresent(t -> found.computeIfAbsent(
+                                    new Situation(last.place(), Role.of(last, me)), k -> new ArrayList<>())
+                            .add(t));
+        }
         return found;
+    }
+
+    /** A submission that ended the match out of its last place. */
+    private static Optional<Transition> finish(MatchFacts facts, Corner me, Span last) {
+        for (MatchFacts.Act act : facts.acts()) {
+            Tag.Action a = act.action();
+            boolean tap = act.family().equals("submission") && a.completed();
+            if (tap && a.t().compareTo(last.from()) >= 0 && a.end().compareTo(last.to()) >= 0) {
+                boolean own = a.by() == me;
+                return Optional.of(new Transition(
+                        last,
+                        own ? FINISHED : SUBMITTED,
+                        own ? Role.HOLDER : Role.UNDER,
+                        own ? "self" : "other",
+                        a.technique()));
+            }
+        }
+        return Optional.empty();
     }
 
     private static Transition exit(MatchFacts facts, Corner me, Span span, Span next) {

@@ -10,6 +10,7 @@ import farglass.stats.Estimate;
 import farglass.stats.Proportion;
 import farglass.stats.Trial;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -55,12 +56,23 @@ public final class Transitions {
                 }
             });
         }
+        double rho = rho(exits.values());
         return exits.entrySet().parallelStream()
-                .flatMap(e -> rows(evidence, e.getKey(), e.getValue()).stream())
+                .flatMap(e -> rows(evidence, e.getKey(), e.getValue(), rho).stream())
                 .toList();
     }
 
-    private static List<Row> rows(Evidence evidence, Situation stand, List<Exit> exits) {
+    /** How alike the exits of one match are, over all places together. */
+    private static double rho(Collection<List<Exit>> exits) {
+        List<List<BetaPrior.Counts>> groups = new ArrayList<>();
+        for (List<Exit> list : exits) {
+            groups.addAll(Clustering.categories(
+                    list, e -> e.seen().record().id(), e -> e.transition().category()));
+        }
+        return Clustering.rho(groups);
+    }
+
+    private static List<Row> rows(Evidence evidence, Situation stand, List<Exit> exits, double rho) {
         Map<String, Exit> categories = new LinkedHashMap<>();
         exits.forEach(e -> categories.putIfAbsent(e.transition().category(), e));
         List<String> names = new ArrayList<>(categories.keySet());
@@ -82,7 +94,7 @@ public final class Transitions {
                     example.transition().toRole(),
                     example.transition().by(),
                     example.transition().technique(),
-                    Proportion.of(trials, priors.get(i), Clustering.DEFAULT_RHO, category.hashCode()),
+                    Proportion.of(trials, priors.get(i), rho, category.hashCode()),
                     trials));
         }
         return rows;
