@@ -83,9 +83,9 @@ public final class BetaPrior {
     }
 
     /**
-     * Fewer others than make a baseline: their mean, taken for one occurrence, and Jeffreys where there is nobody (ruling
-     * S01). What is rare is never taken for less than half an occurrence, as by Jeffreys: with less, nothing seen would
-     * be known too surely (measured: coverage .81 at 60 matches).
+     * Fewer others than make a baseline: their mean, taken for one occurrence, and Jeffreys where there is nobody
+     * (ruling S01). What is rare is never taken for less than half an occurrence, as by Jeffreys: with less, nothing
+     * seen would be known too surely (measured: coverage .81 at 60 matches).
      */
     public static BetaPrior few(List<Counts> others) {
         double x = others.stream().mapToDouble(Counts::x).sum();

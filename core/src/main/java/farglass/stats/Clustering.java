@@ -62,8 +62,8 @@ public final class Clustering {
     }
 
     /**
-     * Counts of every category by match, to be put together with others: what one match holds of it, and how much there is
-     * of all.
+     * Counts of every category by match, to be put together with others: what one match holds of it, and how much there
+     * is of all.
      *
      * @param match of an occurrence
      * @param category of an occurrence

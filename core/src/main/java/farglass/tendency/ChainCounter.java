@@ -133,45 +133,26 @@ final class ChainCounter {
         }
     }
 
-    /** Some exchanges in as many libraries as wanted, each the begin of one and the same row of symbols. */
+    /** Exchanges one after the other. */
     final class Run {
-        private final int[] symbols;
-        private final int[] lengths;
-        /** By exchange, then pattern. */
-        private final double[][] counts;
-        /** By pattern: the library that held it last, and where it first ended there. */
+        private int[] symbols = new int[0];
+        private final double[] counts = new double[patterns];
+        /** By pattern: the last exchange that held it. */
         private final int[] stamp = new int[patterns];
 
-        private final int[] end = new int[patterns];
-        private final int[] held = new int[patterns];
-        private int holds;
         private int mark;
 
-        /**
-         * @param symbols the row, written anew for every library
-         * @param lengths how much of it each exchange is
-         */
-        Run(int[] symbols, int... lengths) {
-            this.symbols = symbols;
-            this.lengths = lengths;
-            this.counts = new double[lengths.length][patterns];
-        }
-
-        double[][] counts() {
+        /** By pattern, how many of the exchanges held it. */
+        double[] counts() {
             return counts;
         }
 
-        /** Adds one to every pattern that an exchange holds now. */
-        void count() {
+        /** Adds one to every pattern that an exchange holds. */
+        void count(int[] exchange) {
+            symbols = exchange;
             mark++;
-            holds = 0;
             for (int i = 0; i < symbols.length; i++) {
                 step(0, rootRow, i, false);
-            }
-            for (int e = 0; e < lengths.length; e++) {
-                for (int i = 0; i < holds; i++) {
-                    counts[e][held[i]] += end[held[i]] < lengths[e] ? 1 : 0;
-                }
             }
         }
 
@@ -182,14 +163,9 @@ final class ChainCounter {
                 return;
             }
             int n = table[place + PATTERN];
-            if (n >= 0) {
-                if (stamp[n] != mark) {
-                    stamp[n] = mark;
-                    end[n] = at;
-                    held[holds++] = n;
-                } else if (at < end[n]) {
-                    end[n] = at;
-                }
+            if (n >= 0 && stamp[n] != mark) {
+                stamp[n] = mark;
+                counts[n]++;
             }
             int child = table[place + CHILD];
             int childRow = table[place + CHILD_ROW];

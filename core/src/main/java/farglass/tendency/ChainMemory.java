@@ -55,7 +55,7 @@ final class ChainMemory {
         return a.seen().record().id().equals(b.seen().record().id());
     }
 
-    /** By who did what where; the tag's number in its record does not matter. */
+    /** By who did what where and whether it moved; the tag's number in its record does not matter. */
     private static boolean sameSteps(List<Exchanges.Step> a, List<Exchanges.Step> b) {
         if (a == b) {
             return true;
@@ -65,7 +65,8 @@ final class ChainMemory {
         }
         for (int i = 0; i < a.size(); i++) {
             if (!a.get(i).symbol().equals(b.get(i).symbol())
-                    || !a.get(i).place().equals(b.get(i).place())) {
+                    || a.get(i).moves() != b.get(i).moves()
+                    || !a.get(i).where().equals(b.get(i).where())) {
                 return false;
             }
         }

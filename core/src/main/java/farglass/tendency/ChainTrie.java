@@ -213,6 +213,11 @@ final class ChainTrie {
         node.children.forEach(this::collect);
     }
 
+    /** All patterns of two symbols. */
+    List<Node> pairs() {
+        return nodes.stream().filter(n -> n.pattern.length == 2).toList();
+    }
+
     /** Patterns without a longer one that holds them and is held by the same exchanges. */
     List<Node> closed() {
         Map<List<Integer>, List<Node>> same = new HashMap<>();

@@ -2,36 +2,28 @@ package farglass.tendency;
 
 import static java.util.Objects.requireNonNull;
 
-import farglass.stats.FalseDiscovery;
+import farglass.stats.CountTail;
 import farglass.stats.Grade;
 import farglass.stats.PoissonCount;
 import farglass.stats.Trial;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.BitSet;
-import java.util.Collections;
 import java.util.Comparator;
 import java.util.HashMap;
-import java.util.IdentityHashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Set;
-import org.jspecify.annotations.Nullable;
 
 /**
- * Which tags follow each other more often than chance? Exchanges are short, so that every subsequence of 2 to 6 tags
- * with at most one skipped tag in all is counted exactly, once per exchange; closed ones with 3 exchanges in 3 matches
- * are judged.
+ * Which tags follow each other more often than the places force? Pairs, with at most one tag skipped, are counted once
+ * per exchange and held against permuted libraries ({@link ChainNull}); one that occurs in 3 exchanges of 3 matches and
+ * is more striking than the most striking pair of 93 % of the permuted libraries is accepted. Exchanges are short, so
+ * that every subsequence of 2 to 6 tags with at most one skipped tag in all is counted exactly: a pair that mostly
+ * occurs within a longer row is told as that row.
  *
- * <p>Pairs are held against independence of consecutive tags given who acts and where, longer chains against a
- * first-order model of the other matches ({@link ChainModel}); Poisson upper tail given that the least support was
- * reached, false discovery rate 10 % (Benjamini and Hochberg 1995). An accepted pair that mostly occurs within a longer
- * row is told as that row, held against independence too, because a first-order model explains a row that its pairs
- * explain.
- *
- * <p>Accepted greedily, longer chains before pairs because a pair is judged against a weaker model: a candidate that
- * shares two tags in order with an accepted chain is its shadow, unless it still passes without the exchanges that hold
- * that chain.
+ * <p>Accepted greedily, longer rows first, then by how unlikely they are: a candidate that shares a tag with an
+ * accepted one is its shadow, unless it still passes without the exchanges that hold that one.
  */
 public final class Chains {
     static final int LONGEST = 6;
@@ -40,14 +32,15 @@ public final class Chains {
     private static final int RARE = 50;
 
     private static final int MATCHES = 3;
-    private static final double RATE = 0.10;
+    /** Chance of a false habit in a library that has none. */
+    private static final double RATE = 0.07;
     /** A row stands for its pairs when it holds at least this share of their exchanges. */
     private static final double MOST = 0.6;
 
     private final List<Exchanges.Exchange> exchanges;
     private final int[][] symbols;
     private final ChainTrie trie;
-    private final ChainModel model;
+    private final ChainNull model;
     /** Least number of exchanges of a pattern that is looked at. */
     private final int support;
 
@@ -62,7 +55,7 @@ public final class Chains {
         }
         support = Math.max(EXCHANGES, (symbols.length + RARE - 1) / RARE);
         trie = ChainTrie.frequent(symbols, support, LONGEST);
-        model = new ChainModel(exchanges, symbols, seed);
+        model = new ChainNull(exchanges, symbols, seed);
     }
 
     /**
@@ -72,28 +65,19 @@ public final class Chains {
      */
     record Found(List<Exchanges.Exchange> exchanges, int[][] symbols, List<Candidate> accepted) {}
 
-    /**
-     * A counted pattern.
-     *
-     * @param againstIndependence whether it was held against independence, as all pairs are, or against what follows
-     * what
-     */
-    record Candidate(
-            int[] pattern,
-            List<Integer> in,
-            double[] expectedIn,
-            double expected,
-            double p,
-            double q,
-            int matches,
-            boolean againstIndependence) {
-        Candidate adjusted(double value) {
-            return new Candidate(pattern, in, expectedIn, expected, p, value, matches, againstIndependence);
+    /** A counted pattern. */
+    record Candidate(ChainTrie.Node node, double expected, double p, double q, int matches) {
+        int[] pattern() {
+            return node.pattern();
+        }
+
+        List<Integer> in() {
+            return node.exchanges();
         }
 
         BitSet exchanges() {
             BitSet set = new BitSet();
-            in.forEach(set::set);
+            in().forEach(set::set);
             return set;
         }
     }
@@ -174,50 +158,49 @@ public final class Chains {
     }
 
     private List<Candidate> accepted() {
+        Map<List<Integer>, ChainNull.Pair> striking = new HashMap<>();
+        double limit = 0;
+        for (ChainNull.Pair pair : model.pairs(support)) {
+            if (pair.adjusted() <= RATE) {
+                striking.put(List.of(pair.first(), pair.second()), pair);
+                limit = Math.max(limit, pair.p());
+            }
+        }
         List<ChainTrie.Node> nodes = trie.closed().stream()
                 .filter(n -> matches(n.exchanges()) >= MATCHES)
                 .toList();
-        double[][] expected = model.expected(nodes, trie, support);
-        List<Candidate> judged = new ArrayList<>();
-        for (int i = 0; i < nodes.size(); i++) {
-            judged.add(judge(nodes.get(i), expected[i], nodes.get(i).pattern().length == 2));
-        }
-        double[] q = FalseDiscovery.adjusted(
-                judged.stream().mapToDouble(Candidate::p).toArray());
-        List<Candidate> kept = new ArrayList<>();
-        double limit = 0;
-        for (int i = 0; i < q.length; i++) {
-            if (q[i] <= RATE) {
-                kept.add(judged.get(i).adjusted(q[i]));
-                limit = Math.max(limit, judged.get(i).p());
+        List<Candidate> pairs = new ArrayList<>();
+        for (ChainTrie.Node n : trie.pairs()) {
+            ChainNull.Pair pair = striking.get(List.of(n.pattern()[0], n.pattern()[1]));
+            if (pair != null && matches(n.exchanges()) >= MATCHES) {
+                pairs.add(new Candidate(n, pair.expected(), pair.p(), pair.adjusted(), matches(n.exchanges())));
             }
         }
-        kept.addAll(rows(nodes, kept));
-        return withoutShadows(kept, limit);
+        return withoutShadows(wholeRows(nodes, pairs), limit);
     }
 
-    private Candidate judge(ChainTrie.Node n, double[] expectedIn, boolean againstIndependence) {
-        double mean = Math.max(ChainModel.LEAST, ChainModel.sum(expectedIn));
-        double p = PoissonCount.upperTail(n.exchanges().size(), mean, support);
-        return new Candidate(
-                n.pattern(), n.exchanges(), expectedIn, mean, p, 1, matches(n.exchanges()), againstIndependence);
-    }
-
-    /** Longer rows that hold most of the exchanges of an accepted pair. */
-    private List<Candidate> rows(List<ChainTrie.Node> nodes, List<Candidate> kept) {
-        Set<int[]> accepted = Collections.newSetFromMap(new IdentityHashMap<>());
-        kept.forEach(c -> accepted.add(c.pattern()));
-        List<Candidate> pairs =
-                kept.stream().filter(c -> c.pattern().length == 2).toList();
-        return nodes.parallelStream()
-                .filter(n -> n.pattern().length > 2 && !accepted.contains(n.pattern()))
-                .flatMap(n -> pairs.stream()
-                        .filter(c -> n.exchanges().size() >= MOST * c.in().size())
-                        .filter(c -> ChainTrie.within(c.pattern(), n.pattern()))
-                        .max(Comparator.comparingDouble(Candidate::q))
-                        .map(c -> judge(n, model.independent(n.pattern()), true).adjusted(c.q()))
-                        .stream())
-                .toList();
+    /** With the longest row that holds most of the exchanges of an accepted pair in its place. */
+    private List<Candidate> wholeRows(List<ChainTrie.Node> nodes, List<Candidate> pairs) {
+        Map<ChainTrie.Node, Candidate> rows = new LinkedHashMap<>();
+        List<Candidate> all = new ArrayList<>();
+        for (Candidate c : pairs) {
+            nodes.stream()
+                    .filter(n -> n.pattern().length > 2)
+                    .filter(n -> n.exchanges().size() >= MOST * c.in().size())
+                    .filter(n -> ChainTrie.within(c.pattern(), n.pattern()))
+                    .max(Comparator.comparingInt((ChainTrie.Node n) -> n.pattern().length)
+                            .thenComparingInt(n -> n.exchanges().size()))
+                    .ifPresentOrElse(n -> rows.merge(n, c, (x, y) -> x.p() <= y.p() ? x : y), () -> all.add(c));
+        }
+        List<ChainTrie.Node> longer = List.copyOf(rows.keySet());
+        List<CountTail> expected = model.expected(longer, trie);
+        for (int i = 0; i < longer.size(); i++) {
+            ChainTrie.Node n = longer.get(i);
+            double p = expected.get(i).atLeast(n.exchanges().size(), support);
+            double q = requireNonNull(rows.get(n)).q();
+            all.add(new Candidate(n, expected.get(i).mean(), p, q, matches(n.exchanges())));
+        }
+        return all;
     }
 
     /** Exchanges ascend, and those of a match stand together. */
@@ -234,46 +217,33 @@ public final class Chains {
 
     private List<Candidate> withoutShadows(List<Candidate> kept, double limit) {
         List<Candidate> order = new ArrayList<>(kept);
-        double[] tails =
-                kept.parallelStream().mapToDouble(this::againstIndependence).toArray();
-        IdentityHashMap<Candidate, Double> alone = new IdentityHashMap<>();
-        for (int i = 0; i < tails.length; i++) {
-            alone.put(kept.get(i), tails[i]);
-        }
         order.sort(Comparator.comparing((Candidate c) -> c.pattern().length == 2)
-                .thenComparingDouble(alone::get)
+                .thenComparingDouble(Candidate::p)
                 .thenComparing(
                         Comparator.comparingInt((Candidate c) -> c.in().size()).reversed())
                 .thenComparing(c -> Arrays.toString(c.pattern())));
+        double[][] expected =
+                model.perExchange(order.stream().map(Candidate::node).toList(), trie);
         List<Candidate> accepted = new ArrayList<>();
-        IdentityHashMap<Candidate, BitSet> holding = new IdentityHashMap<>();
-        for (Candidate c : order) {
+        for (int i = 0; i < order.size(); i++) {
+            Candidate c = order.get(i);
+            double[] mean = expected[i];
             boolean stands = accepted.stream()
-                    .allMatch(a -> !shareTwo(a.pattern(), c.pattern()) || standsWithout(c, holding.get(a), limit));
+                    .allMatch(a -> !share(a.pattern(), c.pattern()) || standsWithout(c, mean, a.exchanges(), limit));
             if (stands) {
                 accepted.add(c);
-                holding.put(c, c.exchanges());
             }
         }
         return accepted;
     }
 
-    /** Rows of all lengths are put in order by the same measure. */
-    private double againstIndependence(Candidate c) {
-        if (c.againstIndependence()) {
-            return c.p();
-        }
-        double mean = ChainModel.sum(model.independent(c.pattern()));
-        return PoissonCount.upperTail(c.in().size(), Math.max(ChainModel.LEAST, mean), support);
-    }
-
     /** Whether it still passes without some exchanges. */
-    private boolean standsWithout(Candidate c, @Nullable BitSet without, double limit) {
+    private boolean standsWithout(Candidate c, double[] expected, BitSet without, double limit) {
         int rest = 0;
         int matches = 0;
         Evidence.Seen before = null;
         for (int e : c.in()) {
-            if (!requireNonNull(without).get(e)) {
+            if (!without.get(e)) {
                 Evidence.Seen seen = exchanges.get(e).seen();
                 matches += seen == before ? 0 : 1;
                 before = seen;
@@ -285,27 +255,14 @@ public final class Chains {
         }
         double mean = 0;
         for (int e = 0; e < symbols.length; e++) {
-            mean += requireNonNull(without).get(e) ? 0 : c.expectedIn()[e];
+            mean += without.get(e) ? 0 : expected[e];
         }
-        return PoissonCount.upperTail(rest, Math.max(ChainModel.LEAST, mean), support) <= limit;
+        return PoissonCount.upperTail(rest, Math.max(ChainNull.LEAST, mean), support) <= limit;
     }
 
-    /** Whether both hold some two symbols in the same order. */
-    static boolean shareTwo(int[] a, int[] b) {
-        for (int i = 0; i + 1 < a.length; i++) {
-            int at = 0;
-            while (at < b.length && b[at] != a[i]) {
-                at++;
-            }
-            for (int j = i + 1; j < a.length; j++) {
-                for (int k = at + 1; k < b.length; k++) {
-                    if (a[j] == b[k]) {
-                        return true;
-                    }
-                }
-            }
-        }
-        return false;
+    /** Whether both hold some symbol. */
+    private static boolean share(int[] a, int[] b) {
+        return Arrays.stream(a).anyMatch(x -> Arrays.stream(b).anyMatch(y -> x == y));
     }
 
     private static Chain chain(Candidate c, int[][] symbols, List<Exchanges.Exchange> exchanges) {

@@ -47,7 +47,7 @@ public final class FinishTree {
         }
         List<Node> roots = new ArrayList<>();
         byLock.forEach((technique, ways) -> roots.add(
-                node(new Exchanges.Step(true, technique, ways.get(0).lock().index(), ""), ways, 0)));
+                node(new Exchanges.Step(true, technique, ways.get(0).lock().index(), "", true), ways, 0)));
         roots.sort(Comparator.comparingInt(Node::n).reversed());
         return roots;
     }

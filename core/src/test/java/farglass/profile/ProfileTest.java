@@ -108,7 +108,7 @@ class ProfileTest {
                 .isEqualTo(SideBias.Word.LEFT_SIDED);
         Claim two = claim(profile(pulls(2), "us", PLAIN), "side.sweep").orElseThrow();
         assertThat(two.estimate().grade()).isEqualTo(Grade.THIN);
-        assertThat(two.side().word()).isEqualTo(SideBias.Word.LEANS_LEFT);
+        assertThat(two.side().word()).isEqualTo(SideBias.Word.BOTH_SIDES);
     }
 
     @Test

@@ -95,14 +95,16 @@ class PriorTest {
 
     @ParameterizedTest
     @CsvSource({
-        // three of three: P = 1 - 7/64; thin evidence leans at most
-        "3, 0, THIN, 0.890625, LEANS_RIGHT",
-        "0, 3, THIN, 0.109375, LEANS_LEFT",
-        "20, 2, THIN, , LEANS_RIGHT",
+        // three of three: P = 1 - 7/64; thin evidence says nothing
+        "3, 0, THIN, 0.890625, BOTH_SIDES",
+        "0, 3, THIN, 0.109375, BOTH_SIDES",
+        "20, 2, THIN, , BOTH_SIDES",
         "20, 2, STRONG, , RIGHT_SIDED",
         "2, 20, FAIR, , LEFT_SIDED",
         "5, 5, FAIR, 0.5, BOTH_SIDES",
-        "540, 460, STRONG, , LEANS_RIGHT"
+        "540, 460, STRONG, , BOTH_SIDES",
+        "8, 4, FAIR, , LEANS_RIGHT",
+        "4, 8, FAIR, , LEANS_LEFT"
     })
     void wordsOfSidesFollowProbabilitySizeAndGrade(
             int right, int left, Grade grade, Double pRight, SideBias.Word word) {

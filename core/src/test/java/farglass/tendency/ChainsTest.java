@@ -2,7 +2,6 @@ package farglass.tendency;
 
 import static farglass.match.Records.named;
 import static org.assertj.core.api.Assertions.assertThat;
-import static org.assertj.core.api.Assertions.within;
 
 import farglass.lexicon.Lexicon;
 import farglass.match.Corner;
@@ -110,19 +109,19 @@ class ChainsTest {
                 b.trials().stream().filter(t -> in.contains(t.tag().match())).count();
         int[] first = a.symbols().stream().mapToInt(String::hashCode).toArray();
         int[] second = b.symbols().stream().mapToInt(String::hashCode).toArray();
-        return Chains.shareTwo(first, second) && both > 0.8 * Math.min(a.exchanges(), b.exchanges());
+        return shareTwo(first, second) && both > 0.8 * Math.min(a.exchanges(), b.exchanges());
     }
 
     @Test
     void falseChainsKeepToTheStatedRate() {
-        int runs = 40;
+        int runs = 120;
         long with = IntStream.range(100, 100 + runs)
                 .parallel()
                 .filter(seed -> !Chains.of(library(60, 0, seed), seed).isEmpty())
                 .count();
         assertThat(with)
                 .as("libraries without any chain in which one was found, of " + runs)
-                .isLessThanOrEqualTo(4);
+                .isBetween(1L, 15L);
         int listed = 0;
         int wrong = 0;
         for (int seed = 0; seed < 6; seed++) {
@@ -136,7 +135,7 @@ class ChainsTest {
     }
 
     private static boolean overlap(List<String> planted, List<String> found) {
-        return Chains.shareTwo(
+        return shareTwo(
                 planted.stream().mapToInt(String::hashCode).toArray(),
                 found.stream().mapToInt(String::hashCode).toArray());
     }
@@ -161,12 +160,11 @@ class ChainsTest {
                 .containsExactly(1, 3, 4);
         assertThat(ChainTrie.places(new int[] {1, 9, 2, 9, 3}, new int[] {1, 2, 3}))
                 .isNull();
-        ChainCounter.Run run = new ChainCounter(trie, closed).new Run(new int[] {1, 2, 3, 1, 2, 3}, 6, 2);
-        run.count();
-        assertThat(run.counts()[0][closed.indexOf(all)]).isEqualTo(1);
-        assertThat(run.counts()[1][closed.indexOf(all)])
-                .as("the begin of it is too short")
-                .isZero();
+        ChainCounter.Run run = new ChainCounter(trie, closed).new Run();
+        run.count(new int[] {1, 2, 3, 1, 2, 3});
+        assertThat(run.counts()[closed.indexOf(all)]).isEqualTo(1);
+        run.count(new int[] {1, 2});
+        assertThat(run.counts()[closed.indexOf(all)]).as("too short").isEqualTo(1);
     }
 
     /** The counter's packed table against a plain search for every pattern. */
@@ -179,57 +177,54 @@ class ChainsTest {
         ChainTrie trie = ChainTrie.frequent(exchanges, 4, Chains.LONGEST);
         List<ChainTrie.Node> closed = trie.closed();
         assertThat(closed).hasSizeGreaterThan(100);
-        int[] made = new int[20];
-        int[] lengths = {20, 3, 11};
-        ChainCounter.Run run = new ChainCounter(trie, closed).new Run(made, lengths);
-        double[][] found = new double[lengths.length][closed.size()];
-        for (int library = 0; library < 50; library++) {
-            for (int i = 0; i < made.length; i++) {
-                made[i] = random.nextInt(7);
-            }
-            run.count();
-            for (int e = 0; e < lengths.length; e++) {
-                int[] begin = Arrays.copyOf(made, lengths[e]);
-                for (int n = 0; n < closed.size(); n++) {
-                    found[e][n] += ChainTrie.places(begin, closed.get(n).pattern()) == null ? 0 : 1;
-                }
+        ChainCounter.Run run = new ChainCounter(trie, closed).new Run();
+        double[] found = new double[closed.size()];
+        for (int library = 0; library < 150; library++) {
+            int[] made = random.ints(3 + random.nextInt(18), 0, 7).toArray();
+            run.count(made);
+            for (int n = 0; n < found.length; n++) {
+                found[n] += ChainTrie.places(made, closed.get(n).pattern()) == null ? 0 : 1;
             }
         }
-        assertThat(run.counts()).isDeepEqualTo(found);
+        assertThat(run.counts()).isEqualTo(found);
     }
 
     @Test
     void whatTwoRowsShareIsToldByTheirOrder() {
-        assertThat(Chains.shareTwo(new int[] {1, 2, 3}, new int[] {9, 1, 8, 3})).isTrue();
-        assertThat(Chains.shareTwo(new int[] {1, 2, 3}, new int[] {3, 2, 1}))
-                .as("the other way round")
-                .isFalse();
-        assertThat(Chains.shareTwo(new int[] {4, 4}, new int[] {4, 5})).isFalse();
-        assertThat(Chains.shareTwo(new int[] {4, 4}, new int[] {5, 4, 6, 4})).isTrue();
         assertThat(ChainTrie.within(new int[] {1, 3}, new int[] {1, 2, 3})).isTrue();
         assertThat(ChainTrie.within(new int[] {3, 1}, new int[] {1, 2, 3})).isFalse();
         assertThat(ChainTrie.within(new int[] {1, 1}, new int[] {1, 2, 3})).isFalse();
     }
 
-    @Test
-    void pairsAreExpectedAsRowsAre() {
-        int[][] contexts = {{0, 1, 0, 2, 1}, {1, 1}, {2}, {0, 0, 0, 1, 2, 2, 1}};
-        double[][] chances = {{0.5, 0.3, 0.2}, {0, 0.25, 0.75}, {1, 0, 0}};
-        ChainPairs pairs = new ChainPairs(contexts, chances);
-        for (int a = 0; a < 3; a++) {
-            for (int b = 0; b < 3; b++) {
-                double[] expected = pairs.expected(new int[] {a, b});
-                for (int e = 0; e < contexts.length; e++) {
-                    double none = 1;
-                    for (int i = 0; i < contexts[e].length; i++) {
-                        for (int gap = 1; gap <= 2 && i + gap < contexts[e].length; gap++) {
-                            none *= 1 - chances[contexts[e][i]][a] * chances[contexts[e][i + gap]][b];
-                        }
-                    }
-                    assertThat(expected[e]).as(a + " " + b + " in " + e).isCloseTo(1 - none, within(1e-12));
+    /** Whether both hold some two symbols in the same order. */
+    private static boolean shareTwo(int[] a, int[] b) {
+        for (int i = 0; i < a.length; i++) {
+            for (int j = i + 1; j < a.length; j++) {
+                if (ChainTrie.within(new int[] {a[i], a[j]}, b)) {
+                    return true;
                 }
             }
         }
+        return false;
+    }
+
+    /** In every match the lasso sweep fails once and is done once: the path of places forces that order. */
+    @Test
+    void whatThePlacesForceIsNoHabit() {
+        List<MatchRecord> records = new ArrayList<>();
+        for (int m = 0; m < 40; m++) {
+            List<Tag> tags = List.of(
+                    new Tag.Start(MatchTime.ZERO, TagInfo.NONE),
+                    Tag.Position.of(MatchTime.ofMs(500), "LAS", Corner.B, Corner.A),
+                    Tag.Action.of(MatchTime.ofMs(2000), Corner.B, "knee-cut").result(Outcome.STUFFED, 1, null, null),
+                    Tag.Action.of(MatchTime.ofMs(4000), Corner.A, "lasso-sweep")
+                            .result(Outcome.COMPLETED, 4, "MNT", null),
+                    Tag.Position.of(MatchTime.ofMs(4000), "MNT", Corner.A, null),
+                    Tag.Action.of(MatchTime.ofMs(6000), Corner.A, "armbar").result(Outcome.NEAR, 3, null, null),
+                    new Tag.End(MatchTime.ofMs(20_000), TagInfo.NONE));
+            records.add(named("m" + m, LocalDate.of(2030, 1, 1), "us", "x" + m % 7, tags.toArray(new Tag[0])));
+        }
+        assertThat(Chains.of(Evidence.of(records, "us", PLAIN, LEXICON), 1)).isEmpty();
     }
 
     @Test

@@ -15,6 +15,7 @@ import farglass.lexicon.Lexicon;
 import farglass.match.Corner;
 import farglass.match.MatchRecord;
 import farglass.match.Outcome;
+import farglass.match.Records;
 import farglass.match.Side;
 import farglass.match.Tag;
 import farglass.match.TagInfo;
@@ -100,7 +101,7 @@ class ReactionsTest {
         List<Tag> tags = new ArrayList<>(List.of(start(), guard(0, "LAS", Corner.A)));
         for (int i = 0; i < n; i++) {
             Tag.Action cut = tries(10 + 20 * i, Corner.B, "knee-cut");
-            tags.add(passes ? cut.result(Outcome.COMPLETED, 4, null, null) : cut);
+            tags.add(passes ? cut.result(Outcome.COMPLETED, 4, null, Records.s(13 + 20 * i)) : cut);
             tags.add(tries(12 + 20 * i, Corner.A, technique));
         }
         tags.add(end(400));

@@ -11,8 +11,8 @@ import java.util.Map;
 import java.util.random.RandomGenerator;
 
 /**
- * Athletes whose game is drawn at random and follows its places and nothing else: in every place and role each has moves
- * with rates of their own, and what is done next depends only on where they are.
+ * Athletes whose game is drawn at random and follows its places and nothing else: in every place and role each has
+ * moves with rates of their own, and what is done next depends only on where they are.
  */
 final class World {
     /** Where matches of this world take place; a share of the lexicon's places, drawn for every world. */
