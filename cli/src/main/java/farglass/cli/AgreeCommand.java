@@ -57,6 +57,11 @@ final class AgreeCommand implements Callable<Integer> {
         Agreement found = Agreement.of(a, b, tolerance, words.lexicon(), SEED);
         Map<String, Object> m = new LinkedHashMap<>();
         m.put("kappa", Json.number(found.overall().kappa()));
+        if (Double.isNaN(found.overall().kappa())) {
+            m.put(
+                    "note",
+                    "Both have tagged one and the same place throughout: there is nothing to agree on beyond chance.");
+        }
         m.put("se", Json.number(found.overall().se()));
         m.put("seBlock", Json.number(found.overall().seBlock()));
         m.put("seconds", found.overall().items());

@@ -86,6 +86,6 @@ public record Readiness(double worked, double tries, int trained, int trainedTri
                 }
             }
         }
-        return new Constraints(w.barred(), w.fixed(), corrections);
+        return new Constraints(w.barred(), w.allowed(), w.fixed(), corrections);
     }
 }

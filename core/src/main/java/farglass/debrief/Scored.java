@@ -78,7 +78,7 @@ public record Scored(Approach.Forecast forecast, double outcome) {
         }
         boolean tapped = end.method() == Method.SUBMISSION;
         return switch (what) {
-            case "win" -> Optional.of(end.winner() == null ? HALF : end.winner() == us ? 1.0 : 0.0);
+            case "win", "win.natural" -> Optional.of(end.winner() == null ? HALF : end.winner() == us ? 1.0 : 0.0);
             case "submission.ours" -> Optional.of(tapped && end.winner() == us ? 1.0 : 0.0);
             case "submission.theirs" -> Optional.of(tapped && end.winner() == us.other() ? 1.0 : 0.0);
             default -> Optional.empty();

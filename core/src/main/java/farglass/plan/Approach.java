@@ -64,7 +64,23 @@ public record Approach(double emphasis, double pressing, Constraints wishes, Lis
         } else {
             set.remove(technique);
         }
-        return wishes(new Constraints(set, wishes.fixed(), wishes.corrections()));
+        return wishes(new Constraints(set, wishes.allowed(), wishes.fixed(), wishes.corrections()));
+    }
+
+    /** Lets our athlete lean on a technique that no match has shown often enough, or no longer. */
+    public Approach allow(String technique, boolean allowed) {
+        Set<String> set = new LinkedHashSet<>(wishes.allowed());
+        if (allowed) {
+            set.add(technique);
+        } else {
+            set.remove(technique);
+        }
+        return wishes(new Constraints(wishes.barred(), set, wishes.fixed(), wishes.corrections()));
+    }
+
+    /** The same with what training has shown, which may be leant on too. */
+    Approach trained(Set<String> techniques) {
+        return techniques.isEmpty() ? this : wishes(wishes.allowing(techniques));
     }
 
     /** Fixes what is done in a place; null leaves it to the computation again. */
@@ -75,19 +91,19 @@ public record Approach(double emphasis, double pressing, Constraints wishes, Lis
         } else {
             map.put(placeKey, option);
         }
-        return wishes(new Constraints(wishes.barred(), map, wishes.corrections()));
+        return wishes(new Constraints(wishes.barred(), wishes.allowed(), map, wishes.corrections()));
     }
 
     /** Sets a figure by hand, in place of an earlier correction of the same. */
     public Approach correct(Correction c) {
         List<Correction> list = new ArrayList<>(without(c.exit()));
         list.add(c);
-        return wishes(new Constraints(wishes.barred(), wishes.fixed(), list));
+        return wishes(new Constraints(wishes.barred(), wishes.allowed(), wishes.fixed(), list));
     }
 
     /** Takes a correction back. */
     public Approach uncorrect(Exit.Key exit) {
-        return wishes(new Constraints(wishes.barred(), wishes.fixed(), without(exit)));
+        return wishes(new Constraints(wishes.barred(), wishes.allowed(), wishes.fixed(), without(exit)));
     }
 
     private List<Correction> without(Exit.Key exit) {

@@ -5,7 +5,9 @@ import farglass.conduct.Clause;
 import farglass.stats.TagRef;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.TreeMap;
 import java.util.function.Consumer;
 import java.util.function.UnaryOperator;
 
@@ -47,6 +49,19 @@ public record Plan(
         own = List.copyOf(own);
         clauses = List.copyOf(clauses);
         saved = List.copyOf(saved);
+    }
+
+    /** Tries in training from which on an action may be leant on (ruling M27). */
+    private static final int TRAINED = 3;
+
+    /** The approach with what training has shown of ours, which may be leant on as what matches show. */
+    public Approach trainedApproach() {
+        Map<String, Integer> tries = new TreeMap<>();
+        camp.log().stream()
+                .filter(l -> l.skill().startsWith("+"))
+                .forEach(l -> tries.merge(l.skill().substring(1), l.tries(), Integer::sum));
+        tries.values().removeIf(n -> n < TRAINED);
+        return approach.trained(tries.keySet());
     }
 
     /** A plan as it was kept. */

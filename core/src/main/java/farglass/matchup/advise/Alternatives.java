@@ -72,7 +72,8 @@ public record Alternatives(@Nullable Opening opening, Late behind, Late ahead) {
         Set<String> barred = new LinkedHashSet<>(w.barred());
         barred.add(technique);
         MeetingSolution.Glance without = meeting.under(
-                        meeting.question().settings().coarse(), new Constraints(barred, w.fixed(), w.corrections()))
+                        meeting.question().settings().coarse(),
+                        new Constraints(barred, w.allowed(), w.fixed(), w.corrections()))
                 .glance();
         return new Opening(
                 technique,

@@ -99,10 +99,14 @@ public final class Meeting {
         List<Exit> list = new ArrayList<>();
         for (Exit e : exits) {
             Correction c = by.get(e.key());
+            boolean allowed = e.ours()
+                    && e.technique() != null
+                    && question.wishes().allowed().contains(e.technique());
+            Exit known = allowed ? e.allow() : e;
             list.add(
                     c == null
-                            ? e
-                            : e.numbers(
+                            ? known
+                            : known.numbers(
                                     c.rate() == null ? e.rate() : c.rate(),
                                     c.chance() == null ? e.chance() : c.chance(),
                                     Exit.Source.CORRECTED));

@@ -7,6 +7,7 @@ import farglass.matchup.fit.KnownGame;
 import farglass.matchup.model.Exit;
 import farglass.matchup.model.ModelState;
 import farglass.matchup.model.StateSpace;
+import farglass.matchup.solve.ForwardPass;
 import farglass.matchup.solve.Grid;
 import farglass.matchup.solve.Option;
 import farglass.matchup.solve.Region;
@@ -104,6 +105,15 @@ public final class MeetingWriter {
     /** "Brisa's triangle from Brisa's closed guard". */
     public String exit(Exit e) {
         return say("exit", name(e.ours()), technique(requireNonNull(e.technique())), place(e.from()));
+    }
+
+    /** What would have to be learnt first, and what it would bring. */
+    public String learn(ForwardPass.Leverage l) {
+        return say(
+                "learn",
+                exit(l.exit()),
+                l.exit().basis().tags().size(),
+                String.format(locale, "%.1f", 100 * l.rate10()));
     }
 
     private String round(double x) {
@@ -209,7 +219,8 @@ public final class MeetingWriter {
                 "assume.press",
                 round(100 * (s.pressFactor() - 1)),
                 percent(1 - s.holdOwnFactor()),
-                percent(1 - s.holdOtherFactor())));
+                percent(1 - s.holdOtherFactor()),
+                percent(s.elasticity())));
         list.add(say("assume.answer", them, percent(p.solved().answered().win())));
         if (!m.question().wishes().corrections().isEmpty()) {
             list.add(say("assume.corrected", m.question().wishes().corrections().size()));

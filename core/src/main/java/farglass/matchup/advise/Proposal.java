@@ -55,6 +55,9 @@ public record Proposal(
     /** Places met for less than this are not told, minutes. */
     private static final double LEAST_MINUTES = 0.05;
 
+    /** So many actions are named as worth learning. */
+    private static final int LEARNT = 6;
+
     private static final int TOLD = 5;
     private static final int DECIDING = 15;
     /** Tries that a figure is lent by what is usual. */
@@ -323,6 +326,10 @@ public record Proposal(
         List<Forecast> list = new ArrayList<>();
         list.add(forecast(
                 "win", null, u == null ? solved.planned().win() : u.planned().mean()));
+        list.add(forecast(
+                "win.natural",
+                null,
+                u == null ? solved.natural().win() : u.natural().mean()));
         list.add(forecast("submission.ours", null, ends.getOrDefault(Ending.WON_BY_SUBMISSION, 0.0)));
         list.add(forecast("submission.theirs", null, ends.getOrDefault(Ending.LOST_BY_SUBMISSION, 0.0)));
         Outcomes o =
@@ -335,6 +342,18 @@ public record Proposal(
                 .limit(TOLD)
                 .forEach(e -> list.add(forecast("visit", e.getKey(), e.getValue())));
         return list;
+    }
+
+    /** Actions of ours that no match has shown often enough to be leant on, by what doing them more would bring. */
+    public List<ForwardPass.Leverage> worthLearning() {
+        return leverage.stream()
+                .filter(l -> l.exit().ours()
+                        && l.exit().technique() != null
+                        && !l.exit().ownAction()
+                        && l.rate10() > 0)
+                .sorted(Comparator.comparingDouble(l -> -l.rate10()))
+                .limit(LEARNT)
+                .toList();
     }
 
     private static Forecast forecast(String what, @Nullable String place, double p) {

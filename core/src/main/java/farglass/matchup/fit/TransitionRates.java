@@ -29,16 +29,20 @@ import org.jspecify.annotations.Nullable;
  * All ways out of all places for two athletes, as best known and as draws of what may be true.
  *
  * <p>The rate of a family is its usual rate in the place times exp(acting + facing effect) ({@link TwoWayFit}); it is
- * shared among techniques by the athlete's own mix, which leans on what is usual there and on what he prefers
- * elsewhere. Success is the technique's usual chance moved by the same kind of effects.
+ * shared among techniques by what is usual there and what he prefers elsewhere. Success is the technique's usual chance
+ * moved by the same kind of effects. Both are then updated by the athlete's own record in that place (ruling M26).
  */
 public final class TransitionRates {
     /** Athletes whose effects are fitted; the rest count toward what is usual only. */
     private static final int FITTED = 110;
     /** Rounds in which effects and usual rates are fitted in turn. */
     private static final int TURNS = 2;
-    /** Tries that the expected mix weighs beside those counted in the place. */
-    private static final double MIX = 6;
+    /** Tries for which what the fit expects of an athlete in a place is taken. */
+    private static final double OWN_RATE = 1;
+    /** No chance is drawn nearer to 0 or 1. */
+    private static final double CERTAIN = 1e-6;
+    /** Decided tries for which the success that the fit expects there is taken. */
+    private static final double OWN_CHANCE = 4;
     /** Tries that an athlete's liking for a technique is held back by. */
     private static final double LIKING = 2;
     /** Rarer than once in half an hour is left out. */
@@ -309,18 +313,59 @@ public final class TransitionRates {
             double base =
                     gamma(usual.tries(acting, family) + lent, usual.minutes(acting, family) + PooledRates.MINUTES);
             double rate = base * Math.exp(requireNonNull(rateEffects.get(family))[ours ? 0 : 1]);
+            double expected = expectedHere(acting, ours, family);
             List<Exit> exits = new ArrayList<>();
-            mix(acting, ours, shares).forEach((technique, share) -> {
-                boolean allowed = !rules.restricted().contains(technique);
-                if (allowed && rate * share >= RARE) {
-                    exits.add(exit(place, acting, ours, technique, family, rate * share));
+            mix(ours, shares).forEach((technique, share) -> {
+                double own = ownFactor(tries(acting, ours, technique), expected * share);
+                if (!rules.restricted().contains(technique) && rate * share * own >= RARE) {
+                    exits.add(exit(place, acting, ours, technique, family, rate * share * own));
                 }
             });
             return exits;
         }
 
-        /** An athlete's shares of the techniques of a family in a place. */
-        private Map<String, Double> mix(ModelState acting, boolean ours, Map<String, Double> shares) {
+        /** Tries that the fit expects of the athlete's own record in a place, against those he met there. */
+        private double expectedHere(ModelState acting, boolean ours, String family) {
+            double sum = 0;
+            for (Map.Entry<Observed.Pair, Observed.Book> e : observed.books.entrySet()) {
+                Observed.Pair pair = e.getKey();
+                Double minutes = e.getValue().minutes.get(acting);
+                if (minutes != null && pair.acting().equals(ours ? us : them)) {
+                    TwoWayFit fit = requireNonNull(rates.get(family));
+                    sum += minutes * usual.rate(acting, family) * Math.exp(effect(fit, pair.acting(), pair.facing()));
+                }
+            }
+            return sum;
+        }
+
+        private Observed.@Nullable Tries tries(ModelState acting, boolean ours, String technique) {
+            return book(ours).tries.getOrDefault(acting, Map.of()).get(technique);
+        }
+
+        /**
+         * How much more often than the fit expects an athlete does something in a place: Gamma(alpha, alpha) updated by
+         * his own record there (ruling M26).
+         */
+        private double ownFactor(Observed.@Nullable Tries seen, double expected) {
+            return gamma(OWN_RATE + (seen == null ? 0 : seen.all), OWN_RATE + expected);
+        }
+
+        /**
+         * By how much his success in a place differs from what the fit expects, in log odds: Beta(k p, k (1 - p))
+         * updated by his own record there.
+         */
+        private double ownOdds(Observed.@Nullable Tries seen, double expectedOdds) {
+            if (seen == null) {
+                return 0;
+            }
+            double p = 1 / (1 + Math.exp(-expectedOdds));
+            double drawn = beta(OWN_CHANCE * p + seen.worked, OWN_CHANCE * (1 - p) + seen.decided - seen.worked);
+            double own = Math.max(CERTAIN, Math.min(1 - CERTAIN, drawn));
+            return Math.log(own / (1 - own)) - expectedOdds;
+        }
+
+        /** What the fit expects an athlete's shares of the techniques of a family to be in a place. */
+        private Map<String, Double> mix(boolean ours, Map<String, Double> shares) {
             Map<String, Double> likings = requireNonNull(liking.get(ours));
             Map<String, Double> prior = new TreeMap<>();
             double sum = 0;
@@ -330,18 +375,8 @@ public final class TransitionRates {
                 sum += e.getValue() * liked;
             }
             double total = sum;
-            Map<String, Observed.Tries> here = book(ours).tries.getOrDefault(acting, Map.of());
-            Map<String, Double> drawn = new TreeMap<>();
-            double all = 0;
-            for (Map.Entry<String, Double> e : prior.entrySet()) {
-                double n = here.containsKey(e.getKey()) ? here.get(e.getKey()).all : 0;
-                double x = gamma(MIX * e.getValue() / total + n, 1);
-                drawn.put(e.getKey(), x);
-                all += x;
-            }
-            double whole = all;
-            drawn.replaceAll((t, x) -> x / whole);
-            return drawn;
+            prior.replaceAll((t, x) -> x / total);
+            return prior;
         }
 
         private Exit exit(
@@ -350,9 +385,14 @@ public final class TransitionRates {
                 double[] ab = usual.chance(t);
                 return beta(ab[0], ab[1]);
             });
-            double odds = Math.log(usually / (1 - usually)) + requireNonNull(chanceEffects.get(family))[ours ? 0 : 1];
+            double kept = Math.max(CERTAIN, Math.min(1 - CERTAIN, usually));
+            double usualOdds = Math.log(kept / (1 - kept));
             Observed.Book book = book(ours);
-            Observed.Tries seen = book.tries.getOrDefault(acting, Map.of()).get(technique);
+            Observed.Tries seen = tries(acting, ours, technique);
+            double met = effect(requireNonNull(chances.get(family)), ours ? us : them, "");
+            double odds = usualOdds
+                    + requireNonNull(chanceEffects.get(family))[ours ? 0 : 1]
+                    + ownOdds(seen, usualOdds + met);
             Exit.Basis basis = seen == null
                     ? new Exit.Basis(book.minutes.getOrDefault(acting, 0.0), 0, 0, 0, List.of())
                     : new Exit.Basis(

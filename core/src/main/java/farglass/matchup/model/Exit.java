@@ -56,14 +56,26 @@ public record Exit(
      * @param decided of them with an outcome
      * @param worked of those
      * @param tags the tries
+     * @param allowed whether it may be leant on whatever matches show
      */
-    public record Basis(double minutes, double tries, double decided, double worked, List<TagRef> tags) {
+    public record Basis(
+            double minutes, double tries, double decided, double worked, List<TagRef> tags, boolean allowed) {
         public static final Basis NONE = new Basis(0, 0, 0, 0, List.of());
+
+        /** What matches show. */
+        public Basis(double minutes, double tries, double decided, double worked, List<TagRef> tags) {
+            this(minutes, tries, decided, worked, tags, false);
+        }
 
         public Basis {
             tags = List.copyOf(tags);
         }
     }
+
+    /** So many own tries in so many matches make an action one that can be leant on (ruling M27). */
+    public static final int SHOWN_TRIES = 3;
+
+    private static final int SHOWN_MATCHES = 2;
 
     /** The same way out whatever its numbers are. */
     public record Key(
@@ -72,6 +84,18 @@ public record Exit(
     /** What it is called in corrections: state, whose, technique. */
     public Key key() {
         return new Key(from, ours, technique);
+    }
+
+    /** Whether the athlete has shown often enough that he can do it there, or may lean on it all the same. */
+    public boolean ownAction() {
+        long matches = basis.tags().stream().map(TagRef::match).distinct().count();
+        return basis.allowed() || (basis.tags().size() >= SHOWN_TRIES && matches >= SHOWN_MATCHES);
+    }
+
+    /** The same, to be leant on whatever matches show. */
+    public Exit allow() {
+        Basis all = new Basis(basis.minutes(), basis.tries(), basis.decided(), basis.worked(), basis.tags(), true);
+        return new Exit(from, ours, technique, family, rate, chance, held, near, to, source, all);
     }
 
     /** Whether it ends the match. */

@@ -364,7 +364,9 @@ public final class ForwardPass {
         double dPressed = capped ? Options.MOST : i == j ? b : 0;
         // left = (rest + r - pressed) / rest
         double dLeft = i == j ? (1 - dPressed) / rest : (1 - dPressed) / rest - left / rest;
-        return dPressed * gains[j] + dLeft * others + (i == j ? 0 : left * gains[i]);
+        double e = programme.settings().elasticity();
+        double dFruitful = (i == j ? 1 - e : 0) + e * dPressed;
+        return dFruitful * gains[j] + dLeft * others + (i == j ? 0 : left * gains[i]);
     }
 
     /** Expected minutes in a place, its already-paid copy included. */

@@ -7,7 +7,8 @@ import java.util.List;
 
 /**
  * The options of one athlete in one place, as factors on rates. Pressing leaves the total rate as it is: what one
- * action gains the others lose; so an action that is nearly all there is cannot be pressed.
+ * action gains the others lose; so an action that is nearly all there is cannot be pressed. Ours can be pressed only
+ * where he has shown it (ruling M27), and additional tries bear less than those he chooses by himself (ruling M28).
  */
 public final class Options {
     /** Share of all own attempts that a pressed action may become. */
@@ -20,7 +21,7 @@ public final class Options {
     final int[] way;
     /** Factor on the sum of all own ways when pressing. */
     public final double[] others;
-    /** What the pressed way gains beside that, attempts a minute. */
+    /** What the pressed way gains beside that, in tries a minute that bear as much as chosen ones. */
     public final double[] gain;
     /** Relative entropy rate of the changed mix against the natural one, nats a minute. */
     public final double[] cost;
@@ -48,14 +49,20 @@ public final class Options {
             Model.Way w = ways.get(i);
             double r = w.rate();
             double pressed = Math.min(settings.pressFactor() * r, MOST * total);
-            if (w.down() || settings.pressFactor() * r > total || pressed < NOTICED * r) {
+            if (w.down()
+                    || settings.pressFactor() * r > total
+                    || pressed < NOTICED * r
+                    || (w.exit().ours() && !w.exit().ownAction())) {
                 continue;
             }
             double left = (total - pressed) / (total - r);
             options.add(Option.press(w.exit().technique()));
-            rows.add(
-                    new double[] {i, left, pressed - left * r, entropy(r, pressed) + entropy(total - r, total - pressed)
-                    });
+            rows.add(new double[] {
+                i,
+                left,
+                fruitful(r, pressed, settings) - left * r,
+                entropy(r, pressed) + entropy(total - r, total - pressed)
+            });
         }
         if (mayHold) {
             options.add(Option.HOLD);
@@ -68,6 +75,11 @@ public final class Options {
                 rows.stream().mapToDouble(r -> r[2]).toArray(),
                 rows.stream().mapToDouble(r -> r[3]).toArray(),
                 total);
+    }
+
+    /** A rate that bears as much as a pressed one, whose additional tries succeed less often. */
+    static double fruitful(double natural, double pressed, SolverSettings settings) {
+        return natural + settings.elasticity() * (pressed - natural);
     }
 
     /** Of a Poisson process of one rate against another, nats a minute. */

@@ -7,11 +7,17 @@ package farglass.matchup.solve;
  * @param holdOwnFactor factor on the own rates while holding, 0..1
  * @param holdOtherFactor factor on the other's rates while one holds, 0..1
  * @param emphasis 0 keeps the own habits, 1 does whatever beats this opponent
+ * @param elasticity success of an additional try against that of one chosen by oneself, 0..1
  * @param stepMs length of a step of the programme, positive
  */
 public record SolverSettings(
-        double pressFactor, double holdOwnFactor, double holdOtherFactor, double emphasis, long stepMs) {
-    public static final SolverSettings USUAL = new SolverSettings(1.25, 0.35, 0.7, 0.5, 5000);
+        double pressFactor,
+        double holdOwnFactor,
+        double holdOtherFactor,
+        double emphasis,
+        double elasticity,
+        long stepMs) {
+    public static final SolverSettings USUAL = new SolverSettings(1.25, 0.35, 0.7, 0.5, 0.8, 5000);
     private static final long COARSE_MS = 12_000;
     private static final double SCALE = 0.05;
     private static final double LEAST = 0.01;
@@ -27,6 +33,9 @@ public record SolverSettings(
         if (!(emphasis >= 0 && emphasis <= 1)) {
             throw new IllegalArgumentException("emphasis (" + emphasis + ") must lie in 0..1");
         }
+        if (!(elasticity >= 0 && elasticity <= 1)) {
+            throw new IllegalArgumentException("elasticity (" + elasticity + ") must lie in 0..1");
+        }
         if (stepMs <= 0) {
             throw new IllegalArgumentException("step (" + stepMs + " ms) must be positive");
         }
@@ -34,17 +43,23 @@ public record SolverSettings(
 
     /** The same at another place of the dial, 0..1. */
     public SolverSettings emphasis(double e) {
-        return new SolverSettings(pressFactor, holdOwnFactor, holdOtherFactor, e, stepMs);
+        return new SolverSettings(pressFactor, holdOwnFactor, holdOtherFactor, e, elasticity, stepMs);
     }
 
     /** The same with another factor for what is pressed, 1..3. */
     public SolverSettings pressing(double factor) {
-        return new SolverSettings(factor, holdOwnFactor, holdOtherFactor, emphasis, stepMs);
+        return new SolverSettings(factor, holdOwnFactor, holdOtherFactor, emphasis, elasticity, stepMs);
+    }
+
+    /** The same with additional tries that succeed so much as often as chosen ones, 0..1. */
+    public SolverSettings elasticity(double e) {
+        return new SolverSettings(pressFactor, holdOwnFactor, holdOtherFactor, emphasis, e, stepMs);
     }
 
     /** Longer steps, for what is worked out many times: the win chance moves by less than a thousandth. */
     public SolverSettings coarse() {
-        return new SolverSettings(pressFactor, holdOwnFactor, holdOtherFactor, emphasis, Math.max(stepMs, COARSE_MS));
+        return new SolverSettings(
+                pressFactor, holdOwnFactor, holdOtherFactor, emphasis, elasticity, Math.max(stepMs, COARSE_MS));
     }
 
     /** Win chance that leaving the own habits by one nat a minute must at least bring; 0 at full emphasis. */

@@ -11,6 +11,7 @@ import farglass.matchup.model.ModelState;
 import farglass.matchup.model.Payoffs;
 import farglass.matchup.model.StateSpace;
 import farglass.matchup.simulate.Small;
+import farglass.matchup.solve.Constraints;
 import farglass.matchup.solve.Option;
 import farglass.matchup.solve.Options;
 import farglass.matchup.solve.SolverSettings;
@@ -123,12 +124,15 @@ class TransitionRatesTest {
     void pressingLeavesTheTotalAndRatesAloneThatCannotGrow() {
         Model m = Small.demo("brisa-tolendt", "points-gi").model();
         int s = m.indexOf(ModelState.of("HFG", -1));
-        Options o = Options.of(m.own(s), false, SolverSettings.USUAL);
+        Options o = Options.of(m.own(s), false, SolverSettings.USUAL.elasticity(1));
+        Options less = Options.of(m.own(s), false, SolverSettings.USUAL);
         double total = m.own(s).stream().mapToDouble(Model.Way::rate).sum();
         assertThat(o.size()).isGreaterThan(2);
         for (int x = 1; x < o.size(); x++) {
             assertThat(o.others[x] * total + o.gain[x]).isCloseTo(total, within(1e-9));
             assertThat(o.cost[x]).isPositive();
+            assertThat(less.gain[x]).as("additional tries bear less").isLessThan(o.gain[x]);
+            assertThat(less.others[x]).isEqualTo(o.others[x]);
         }
         Options single = Options.of(m.own(s).subList(0, 1), false, SolverSettings.USUAL);
         assertThat(single.options).containsExactly(Option.NATURAL);
@@ -160,5 +164,30 @@ class TransitionRatesTest {
     void aPlaceIsReadBackFromItsKey(String key) {
         assertThat(ModelState.ofKey(key).key()).isEqualTo(key);
         assertThat(ModelState.ofKey(key).mirrored().mirrored()).isEqualTo(ModelState.ofKey(key));
+    }
+
+    /** Ruling M27: what our athlete has not shown is not leant on, unless somebody says that he may. */
+    @Test
+    void onlyWhatIsOursIsPressed() {
+        Meeting m = Small.demo("brisa-tolendt", "points-gi");
+        java.util.Set<String> strange = new java.util.TreeSet<>();
+        for (int s = 0; s < m.model().states().size(); s++) {
+            Options o = Options.of(m.model().own(s), false, SolverSettings.USUAL);
+            for (Option option : o.options()) {
+                if (option.kind() == Option.Kind.PRESS) {
+                    assertThat(m.model().own(s))
+                            .anyMatch(w -> option.technique().equals(w.exit().technique())
+                                    && w.exit().ownAction());
+                }
+            }
+            m.model().own(s).stream()
+                    .filter(w -> w.exit().technique() != null && !w.exit().ownAction())
+                    .forEach(w -> strange.add(w.exit().technique()));
+        }
+        assertThat(strange).isNotEmpty();
+        Meeting allowed = m.under(SolverSettings.USUAL, Constraints.NONE.allowing(strange));
+        assertThat(allowed.model().exits())
+                .filteredOn(e -> e.ours() && strange.contains(e.technique()))
+                .allMatch(farglass.matchup.model.Exit::ownAction);
     }
 }

@@ -112,6 +112,15 @@ final class ExchangeDetail extends VBox {
                     "quiet");
             tools.getChildren().add(play);
         }
+        boolean allowed =
+                e.ours() && desk.plan().get().approach().wishes().allowed().contains(e.technique());
+        if (e.ours() && e.technique() != null && (allowed || !e.ownAction())) {
+            tools.getChildren()
+                    .add(Ui.button(
+                            Words.of(allowed ? "matchup.lean.no" : "matchup.lean"),
+                            () -> desk.changePlan(p -> p.approach(p.approach().allow(e.technique(), !allowed))),
+                            "quiet"));
+        }
         if (e.ours()) {
             tools.getChildren()
                     .add(Ui.button(

@@ -99,7 +99,8 @@ public final class MeetingModel {
         Ruleset rules = desk.rulesets().get().orUsual(a.ruleset(), a.date());
         // what was frozen changes nothing of what is worked out
         // nor do the chances to meet somebody else
-        return new Asked(records, a.unweighted(), p.them(), rules, p.approach().freeze(List.of()));
+        return new Asked(
+                records, a.unweighted(), p.them(), rules, p.trainedApproach().freeze(List.of()));
     }
 
     private void ask() {

@@ -40,6 +40,10 @@ final class RestsPage extends VBox {
         w.assumptions(p).forEach(this::line);
         heading("plan.rests.needs");
         p.needs().forEach(n -> line(w.need(n)));
+        if (!p.worthLearning().isEmpty()) {
+            heading("plan.rests.learn");
+            p.worthLearning().forEach(l -> line(w.learn(l)));
+        }
         heading("plan.rests.wishes");
         wishes(w);
         heading("plan.rests.forecasts");
@@ -69,6 +73,9 @@ final class RestsPage extends VBox {
         a.wishes().barred().stream()
                 .sorted()
                 .forEach(t -> decided(Words.of("plan.rests.barred", w.technique(t)), x -> x.bar(t, false)));
+        a.wishes().allowed().stream()
+                .sorted()
+                .forEach(t -> decided(Words.of("plan.rests.allowed", w.technique(t)), x -> x.allow(t, false)));
         a.wishes()
                 .fixed()
                 .forEach((place, option) -> decided(

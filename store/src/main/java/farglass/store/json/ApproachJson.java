@@ -24,6 +24,9 @@ final class ApproachJson {
         m.put("emphasis", a.emphasis());
         m.put("pressing", a.pressing());
         m.put("barred", a.wishes().barred().stream().sorted().toList());
+        if (!a.wishes().allowed().isEmpty()) {
+            m.put("allowed", a.wishes().allowed().stream().sorted().toList());
+        }
         Map<String, Object> fixed = new LinkedHashMap<>();
         new TreeMap<>(a.wishes().fixed()).forEach((place, option) -> fixed.put(place, option.key()));
         m.put("fixed", fixed);
@@ -62,6 +65,11 @@ final class ApproachJson {
         Fields f = Fields.of(node, plan.path("approach"));
         Set<String> barred = new LinkedHashSet<>();
         f.need("barred").forEach(n -> barred.add(n.asText()));
+        Set<String> allowed = new LinkedHashSet<>();
+        JsonNode more = f.get("allowed");
+        if (more != null) {
+            more.forEach(n -> allowed.add(n.asText()));
+        }
         Map<String, Option> fixed = new LinkedHashMap<>();
         for (Map.Entry<String, JsonNode> e : f.need("fixed").properties()) {
             fixed.put(
@@ -87,7 +95,7 @@ final class ApproachJson {
         return new Approach(
                 f.needNumber("emphasis", 0, 1),
                 f.needNumber("pressing", 1, 3),
-                new Constraints(barred, fixed, corrections),
+                new Constraints(barred, allowed, fixed, corrections),
                 forecasts);
     }
 

@@ -21,6 +21,7 @@ import farglass.tendency.FinishTree;
 import farglass.tendency.PositionTimes;
 import farglass.tendency.Reactions;
 import farglass.tendency.Transitions;
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
@@ -57,7 +58,8 @@ public final class ProfileJson {
         m.put("format", "farglass.profile/1");
         m.put("athlete", profile.athlete());
         m.put("filters", filters(f));
-        m.put("asOf", f.asOf() == null ? null : f.asOf().toString());
+        LocalDate day = f.asOf() == null ? profile.evidence().index().newest() : f.asOf();
+        m.put("asOf", day == null ? null : day.toString());
         m.put("matches", profile.evidence().matches().size());
         // each on whichever core is free: the check of every interval is drawn for this document
         List<Map.Entry<String, Object>> parts = parts().entrySet().parallelStream()

@@ -18,9 +18,11 @@ import java.util.Map;
 import java.util.TreeMap;
 import org.jspecify.annotations.Nullable;
 
-/** A computed plan as an open document ({@code farglass.proposal/1}). */
+/** A computed plan as an open document ({@code farglass.plan/1}). */
 public final class ProposalJson {
-    static final String FORMAT = "farglass.proposal/1";
+    static final String FORMAT = "farglass.plan/1";
+    /** Its name in documents of before. */
+    static final String OLD_FORMAT = "farglass.proposal/1";
 
     private static final int LOWEST_SCORE = -7;
     private static final long ROW_MS = 30_000;
@@ -43,6 +45,7 @@ public final class ProposalJson {
         m.put("format", FORMAT);
         m.put("us", q.us());
         m.put("them", q.them());
+        m.put("asOf", q.asOf() == null ? null : q.asOf().toString());
         m.put("ruleset", q.rules().code());
         m.put("attire", q.filter().attire());
         m.put(
@@ -62,7 +65,9 @@ public final class ProposalJson {
                         "h1",
                         q.settings().holdOwnFactor(),
                         "h2",
-                        q.settings().holdOtherFactor()));
+                        q.settings().holdOtherFactor(),
+                        "elasticity",
+                        q.settings().elasticity()));
         Uncertainty u = proposal.uncertainty();
         m.put("natural", win(solved.natural().win(), u == null ? null : u.natural()));
         m.put("planned", win(solved.planned().win(), u == null ? null : u.planned()));
@@ -87,6 +92,9 @@ public final class ProposalJson {
         m.put("policy", policy());
         m.put("tree", node(proposal.root()));
         m.put("leverage", proposal.leverage().stream().map(this::leverage).toList());
+        m.put(
+                "worthLearning",
+                proposal.worthLearning().stream().map(this::leverage).toList());
         m.put("seek", proposal.seek().stream().map(this::worth).toList());
         m.put("avoid", proposal.avoid().stream().map(this::worth).toList());
         m.put("guide", proposal.guide().stream().map(this::guide).toList());

@@ -14,7 +14,7 @@ import java.util.Map;
 import java.util.Set;
 
 /**
- * What a computed plan on file ({@code farglass.proposal/1}) says to whoever trains it or looks back at it.
+ * What a computed plan on file ({@code farglass.plan/1}) says to whoever trains it or looks back at it.
  *
  * @param skills what leverage says is worth training, the most valuable first
  * @param root the proposed tree
@@ -34,7 +34,7 @@ public record ProposalReader(
     public static ProposalReader read(String document) throws FormatException {
         Fields f = Fields.of(MatchJson.parse(document), "");
         String format = f.needText("format");
-        if (!format.equals(ProposalJson.FORMAT)) {
+        if (!format.equals(ProposalJson.FORMAT) && !format.equals(ProposalJson.OLD_FORMAT)) {
             throw f.error(
                     "format", "is " + format + "; give what ./farglass plan prints (" + ProposalJson.FORMAT + ")");
         }

@@ -29,7 +29,10 @@ public final class DebriefService {
         MeetingService.Ask ask = new MeetingService.Ask(
                 p.us(), p.them(), rules, a.attire(), match.details().date(), a.minutes() * 60_000L);
         Meeting m = MeetingService.meeting(
-                before, ask, p.approach().settings().coarse(), p.approach().wishes());
+                before,
+                ask,
+                p.approach().settings().coarse(),
+                p.trainedApproach().wishes());
         return Debrief.of(p, match, index, rules, m.enough() ? m : null);
     }
 
