@@ -87,6 +87,12 @@ final class SimulateCommand implements Callable<Integer> {
         o.endings().forEach((e, count) -> endings.put(e.code(), count));
         document.put("outcomes", endings);
         document.put("win", o.win());
+        if (rules.equals("full")) {
+            document.put(
+                    "note",
+                    "Under the whole rules points wait for the hold, so that the favourite wins a little less often than"
+                            + " the model says, which gives them at once.");
+        }
         document.put("se", o.standardError());
         document.put("scores", scores(o));
         document.put("errors", options.errors());

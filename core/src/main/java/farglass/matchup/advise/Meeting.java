@@ -198,6 +198,11 @@ public final class Meeting {
     /** Intervals of a rate and of a chance. */
     public record Ranges(Uncertainty.Range rate, Uncertainty.Range chance) {}
 
+    /** The ways out as they may truly be, corrections included. */
+    List<Exit> drawExits(UniformRandomProvider rng) {
+        return corrected(rates.draw(places, rng));
+    }
+
     /** How well every figure is known: the middle nine tenths of some draws. */
     public Map<Exit.Key, Ranges> ranges(int draws, long seed) {
         Map<Exit.Key, double[][]> values = new HashMap<>();

@@ -2,6 +2,7 @@ package farglass.matchup.advise;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
 
 import farglass.matchup.simulate.Small;
 import farglass.matchup.solve.BackwardInduction;
@@ -12,6 +13,8 @@ import farglass.matchup.solve.SolverSettings;
 import java.util.List;
 import java.util.concurrent.atomic.AtomicReference;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
 
 class UncertaintyTest {
     @Test
@@ -55,5 +58,18 @@ class UncertaintyTest {
         assertThat(m.enough()).isFalse();
         assertThat(m.matches(false)).isZero();
         assertThatThrownBy(m::solve).isInstanceOf(IllegalStateException.class).hasMessageContaining("too few");
+    }
+
+    /** The delta method against draws that are solved, each a few hundredths wide of the other at most. */
+    @ParameterizedTest
+    @ValueSource(strings = {"brisa-tolendt", "juno-fastrel", "odile-marrowen"})
+    void theFirstIntervalIsNearlyTheLastOne(String them) {
+        Meeting m = Small.demo(them, "points-gi", SolverSettings.USUAL.coarse(), Constraints.NONE);
+        FirstRange first = FirstRange.of(m.solve(), 3);
+        Uncertainty u = Uncertainty.of(m, 60, 10, 3, x -> {}, () -> false);
+        assertThat(first.natural().lo()).isCloseTo(u.natural().lo(), within(0.08));
+        assertThat(first.natural().hi()).isCloseTo(u.natural().hi(), within(0.08));
+        assertThat(first.natural().hi() - first.natural().lo()).isGreaterThan(0.05);
+        assertThat(first.gain().lo()).isLessThanOrEqualTo(first.gain().mean());
     }
 }

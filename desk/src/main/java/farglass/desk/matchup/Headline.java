@@ -2,6 +2,7 @@ package farglass.desk.matchup;
 
 import farglass.desk.shell.Ui;
 import farglass.desk.shell.Words;
+import farglass.matchup.advise.FirstRange;
 import farglass.matchup.advise.MeetingSolution;
 import farglass.matchup.advise.MeetingWriter;
 import farglass.matchup.advise.Proposal;
@@ -67,7 +68,19 @@ public final class Headline extends HBox {
         MeetingWriter w = model.writer();
         Proposal p = model.proposal().get();
         Uncertainty u = p == null ? null : p.uncertainty();
-        if (u == null) {
+        FirstRange first = model.firstRange();
+        if (u == null && p != null && first != null) {
+            natural.setText(w.percent(g.natural().win()));
+            naturalNote.setText(Words.of(
+                    "meeting.range.first",
+                    w.percent(first.natural().lo()),
+                    w.percent(first.natural().hi())));
+            gain.setText(w.gain(g.planned().win() - g.natural().win()));
+            gainNote.setText(Words.of(
+                    "meeting.gain.range.first",
+                    w.gain(first.gain().lo()),
+                    w.gain(first.gain().hi())));
+        } else if (u == null) {
             natural.setText(w.percent(g.natural().win()));
             naturalNote.setText(Words.of("meeting.unsure"));
             gain.setText(w.gain(g.planned().win() - g.natural().win()));

@@ -4,6 +4,7 @@ import farglass.desk.shell.Desk;
 import farglass.desk.shell.Words;
 import farglass.match.MatchRecord;
 import farglass.match.PersonName;
+import farglass.matchup.advise.FirstRange;
 import farglass.matchup.advise.Meeting;
 import farglass.matchup.advise.MeetingSolution;
 import farglass.matchup.advise.MeetingWriter;
@@ -63,7 +64,9 @@ public final class MeetingModel {
     /** A glance, or why there is none. */
     private record First(Meeting meeting, MeetingSolution.Glance glance, Map<Exit.Key, Meeting.Ranges> ranges) {}
 
-    private record Whole(Proposal proposal, KnownGame known) {}
+    private record Whole(Proposal proposal, KnownGame known, FirstRange first) {}
+
+    private FirstRange firstRange;
 
     private volatile List<MatchRecord> records = List.of();
 
@@ -139,6 +142,11 @@ public final class MeetingModel {
         return fitted.under(a.approach().settings().coarse(), a.approach().wishes());
     }
 
+    /** A first interval of the open proposal, until its draws are made; null before. */
+    FirstRange firstRange() {
+        return firstRange;
+    }
+
     /**
      * Our athlete against somebody of the assignment, by the usual settings; takes a moment. May be called from any
      * thread.
@@ -180,12 +188,16 @@ public final class MeetingModel {
         desk.tasks()
                 .query(
                         "meeting-whole",
-                        () -> new Whole(
-                                Proposal.of(f.meeting().solve(f.glance()), null),
-                                KnownGame.of(
-                                        desk.index(),
-                                        f.meeting().question().us(),
-                                        f.meeting().question().filter())),
+                        () -> {
+                            MeetingSolution solved = f.meeting().solve(f.glance());
+                            return new Whole(
+                                    Proposal.of(solved, null),
+                                    KnownGame.of(
+                                            desk.index(),
+                                            f.meeting().question().us(),
+                                            f.meeting().question().filter()),
+                                    FirstRange.of(solved, SEED));
+                        },
                         whole -> wholeDone(whole, mine),
                         this::failed);
     }
@@ -196,6 +208,7 @@ public final class MeetingModel {
         }
         Proposal p = whole.proposal();
         known = whole.known();
+        firstRange = whole.first();
         proposal.set(p);
         state.set(Words.of("meeting.drawing"));
         desk.tasks().longTask(Words.of("meeting.draws"), (progress, cancelled) -> {
