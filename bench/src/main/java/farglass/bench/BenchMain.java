@@ -3,6 +3,10 @@ package farglass.bench;
 import farglass.bench.fault.FrameFaults;
 import farglass.bench.fault.InputFaults;
 import farglass.bench.fault.KillFaults;
+import farglass.bench.truth.ChainsBench;
+import farglass.bench.truth.CoverageBench;
+import farglass.bench.truth.PlanBench;
+import farglass.bench.truth.WinChanceBench;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Collection;
@@ -39,6 +43,7 @@ public final class BenchMain {
     private static final int TWO_HOURS = 120;
     private static final int USUAL_INPUTS = 20_000;
     private static final int USUAL_KILLS = 1000;
+    private static final int USUAL_WORLDS = 24;
 
     private BenchMain() {}
 
@@ -49,6 +54,11 @@ public final class BenchMain {
             // hours: only when it is asked for
             int minutes = args.length > 1 ? Integer.parseInt(args[1]) : TWO_HOURS;
             EnduranceBench.start(minutes);
+            System.exit(0);
+        }
+        if (List.of("CoverageBench", "ChainsBench", "WinChanceBench", "PlanBench")
+                .contains(chosen)) {
+            truth(chosen, args.length > 1 ? Integer.parseInt(args[1]) : USUAL_WORLDS);
             System.exit(0);
         }
         if (chosen.endsWith("Faults")) {
@@ -78,6 +88,16 @@ public final class BenchMain {
             window();
         }
         System.exit(0);
+    }
+
+    /** What is told against made-up worlds whose truth is known: minutes, so only when it is asked for. */
+    private static void truth(String chosen, int worlds) {
+        switch (chosen) {
+            case "CoverageBench" -> CoverageBench.start(worlds);
+            case "ChainsBench" -> ChainsBench.start(worlds);
+            case "WinChanceBench" -> WinChanceBench.start(worlds);
+            default -> PlanBench.start(worlds);
+        }
     }
 
     /** The fault suite, which takes long: only when it is asked for. */

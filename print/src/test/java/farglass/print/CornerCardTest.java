@@ -84,8 +84,9 @@ class CornerCardTest {
                         "SHOUT")
                 .contains("Brisa: guard pull, ")
                 .contains("Tap early and often.");
-        String first =
-                proposal.guide().get(0).option().technique().replace('-', ' ').toUpperCase(Locale.ENGLISH);
+        String first = Lexicon.builtIn()
+                .techniqueName(proposal.guide().get(0).option().technique())
+                .toUpperCase(Locale.ENGLISH);
         assertThat(small).contains(first);
         assertThat(text(PDRectangle.A4).replaceAll("\\s+", " ")).isEqualTo(small.replaceAll("\\s+", " "));
     }

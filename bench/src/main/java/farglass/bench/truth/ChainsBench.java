@@ -142,8 +142,4 @@ public final class ChainsBench {
             case NEUTRAL -> "neutral";
         };
     }
-
-    public static void main(String[] args) {
-        start(args.length == 0 ? 20 : Integer.parseInt(args[0]));
-    }
 }

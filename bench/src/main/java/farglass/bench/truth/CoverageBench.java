@@ -98,8 +98,4 @@ public final class CoverageBench {
         }
         return all;
     }
-
-    public static void main(String[] args) {
-        start(args.length == 0 ? 4 : Integer.parseInt(args[0]));
-    }
 }

@@ -119,8 +119,4 @@ public final class WinChanceBench {
         Uncertainty.Range r = Uncertainty.Range.of(draws);
         return new double[] {best, r.lo(), r.hi()};
     }
-
-    public static void main(String[] args) {
-        start(args.length == 0 ? 12 : Integer.parseInt(args[0]));
-    }
 }
