@@ -213,7 +213,8 @@ final class ClaimFactory {
         Grade grade = d.grade();
         List<String> words = new ArrayList<>(args);
         for (Estimate e : List.of(a, b)) {
-            words.add(ClaimWriter.percent(e.mean()));
+            // the share of the counts beside it: one kind of number in one sentence
+            words.add(ClaimWriter.percent(e.raw()));
             words.add(Long.toString((long) e.x()));
             words.add(Long.toString((long) e.n()));
         }

@@ -67,9 +67,16 @@ final class MattersPage {
             List<String> words,
             List<Evidence.Act> among,
             Predicate<Evidence.Act> with) {
-        List<Trial> yes = among.stream().filter(with).map(Evidence.Act::trial).toList();
+        // within a technique: what is only ever done one way tells nothing of the other
+        Map<String, Set<Boolean>> ways = new HashMap<>();
+        among.forEach(a -> ways.computeIfAbsent(a.action().technique(), k -> new HashSet<>())
+                .add(with.test(a)));
+        List<Evidence.Act> both = among.stream()
+                .filter(a -> requireNonNull(ways.get(a.action().technique())).size() == 2)
+                .toList();
+        List<Trial> yes = both.stream().filter(with).map(Evidence.Act::trial).toList();
         List<Trial> no =
-                among.stream().filter(with.negate()).map(Evidence.Act::trial).toList();
+                both.stream().filter(with.negate()).map(Evidence.Act::trial).toList();
         if (yes.size() >= EACH && no.size() >= EACH) {
             claims.add(q.difference(
                     id, Claim.Topic.MATTER, template, words, yes, no, BetaPrior.jeffreys(), Clustering.DEFAULT_RHO));

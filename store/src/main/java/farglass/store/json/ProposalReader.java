@@ -30,6 +30,12 @@ public record ProposalReader(
         forecasts = List.copyOf(forecasts);
     }
 
+    /** Whether a plan on file was computed; else somebody keeps it, with what was pinned and decided. */
+    public static boolean isComputed(String document) throws FormatException {
+        JsonNode root = MatchJson.parse(document);
+        return ProposalJson.OLD_FORMAT.equals(root.path("format").asText()) || root.has("policy");
+    }
+
     /** @throws FormatException when the text is something else, or a part is wrong */
     public static ProposalReader read(String document) throws FormatException {
         Fields f = Fields.of(MatchJson.parse(document), "");
