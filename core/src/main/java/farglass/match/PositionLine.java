@@ -208,7 +208,7 @@ public final class PositionLine {
                             .map(farglass.lexicon.Position::guard)
                             .orElse(false);
             Corner guard = p.guard();
-            if (guard == null && onGuard) {
+            if (guard == null && base != null && onGuard) {
                 guard = base.equals(before) && open != null && open.guard() != null ? open.guard() : p.holder();
             }
             return p.builder().guard(guard).base(base).build();

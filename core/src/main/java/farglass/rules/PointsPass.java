@@ -294,14 +294,7 @@ final class PointsPass {
         private void refuse(String award, Reason reason) {
             if (rules.value(award) != 0) {
                 near.add(new Near(
-                        MatchTime.ofMs(s.from()),
-                        x,
-                        award,
-                        0,
-                        rules.holdMs(),
-                        reason.code(),
-                        award + ": " + reason.words(),
-                        s.tag()));
+                        MatchTime.ofMs(s.from()), x, award, 0, rules.holdMs(), reason.code(), reason.words(), s.tag()));
             }
         }
 

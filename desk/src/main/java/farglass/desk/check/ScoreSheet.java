@@ -136,7 +136,7 @@ final class ScoreSheet extends VBox {
         private final Label when = Ui.label("", "record-time");
         private final Rectangle chip = new Rectangle(9, 9);
         private final Label what = Ui.label("", "record-what");
-        private final Label why = Ui.label("", "record-about");
+        private final Label why = Ui.prose("", "record-about");
         private final HBox line = new HBox(8, when, chip, Ui.grow(new VBox(1, what, why)));
 
         Cell() {
