@@ -25,6 +25,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 
 /** Faults, praise, preferences and details, all counted by hand. */
@@ -137,12 +138,27 @@ class RemarksTest {
     }
 
     @Test
-    void aBodyFactAndACheckpointSplitTheSuccess() {
-        Claim fact = claim(Question.MATTERS, "matters.fact.other.hips-turned.pass");
+    void aBodyFactAndACheckpointSplitTheSuccessOfATechnique() {
+        List<MatchRecord> cuts = library().stream()
+                .map(r -> r.withTags(r.tags().stream()
+                        .map(t -> t instanceof Tag.Action a && a.technique().equals("toreando")
+                                ? (Tag) a.builder().technique("knee-cut").build()
+                                : t)
+                        .toList()))
+                .toList();
+        Claim fact = matters(cuts).findFirst().orElseThrow();
         assertThat(fact.estimate().n()).isEqualTo(12);
         // 6 of 6 with, 0 of 6 without
         assertThat(fact.estimate().mean()).isGreaterThan(0.7);
         assertThat(fact.estimate().lo()).isPositive();
+        assertThat(matters(library()))
+                .as("there it goes with one technique, and its lack with the other")
+                .isEmpty();
+    }
+
+    private static Stream<Claim> matters(List<MatchRecord> records) {
+        return Profile.of(records, "us", PLAIN, LEXICON, 1).page(Question.MATTERS).claims().stream()
+                .filter(c -> c.id().equals("matters.fact.other.hips-turned.pass"));
     }
 
     @Test
