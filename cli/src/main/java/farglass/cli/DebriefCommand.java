@@ -103,7 +103,7 @@ final class DebriefCommand implements Callable<Integer> {
 
     private Said said(String text, Lexicon lexicon) throws Unreadable {
         try {
-            if (!ProposalReader.isComputed(text)) {
+            if (ProposalReader.isKept(text)) {
                 Plan p = PlanJson.read(text);
                 return new Said(
                         p.us(),

@@ -30,10 +30,10 @@ public record ProposalReader(
         forecasts = List.copyOf(forecasts);
     }
 
-    /** Whether a plan on file was computed; else somebody keeps it, with what was pinned and decided. */
-    public static boolean isComputed(String document) throws FormatException {
+    /** Whether a plan on file is one that somebody keeps, with what was pinned and decided; else it was computed. */
+    public static boolean isKept(String document) throws FormatException {
         JsonNode root = MatchJson.parse(document);
-        return ProposalJson.OLD_FORMAT.equals(root.path("format").asText()) || root.has("policy");
+        return PlanJson.FORMAT.equals(root.path("format").asText()) && !root.has("policy");
     }
 
     /** @throws FormatException when the text is something else, or a part is wrong */
