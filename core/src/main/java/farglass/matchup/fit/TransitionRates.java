@@ -47,8 +47,6 @@ public final class TransitionRates {
     private static final double LIKING = 2;
     /** Rarer than once in half an hour is left out. */
     private static final double RARE = 0.03;
-    /** Places a success may lead to; the rest is shared among them. */
-    private static final int TARGETS = 3;
     /** Own tries from which on a rate counts as the athlete's own. */
     private static final double OWN = 3;
 
@@ -211,11 +209,8 @@ public final class TransitionRates {
     /** Places by how long anybody was in them, those of the two weighing more; as our athlete sees them. */
     public List<ModelState> places(int most) {
         Map<ModelState, Double> weight = new TreeMap<>();
-        double whole = 0;
-        for (double m : usual.all().minutes.values()) {
-            whole += m;
-        }
-        double all = Math.max(whole, 1e-9);
+        double all = Math.max(
+                1e-9, usual.all().minutes.values().stream().mapToDouble(m -> m).sum());
         usual.all().minutes.forEach((p, m) -> weight.merge(p, m / all, Double::sum));
         for (boolean ours : new boolean[] {true, false}) {
             Observed.Book b = book(ours);
@@ -331,8 +326,9 @@ public final class TransitionRates {
                 Observed.Pair pair = e.getKey();
                 Double minutes = e.getValue().minutes.get(acting);
                 if (minutes != null && pair.acting().equals(ours ? us : them)) {
-                    TwoWayFit fit = requireNonNull(rates.get(family));
-                    sum += minutes * usual.rate(acting, family) * Math.exp(effect(fit, pair.acting(), pair.facing()));
+                    sum += minutes
+                            * usual.rate(acting, family)
+                            * Math.exp(effect(requireNonNull(rates.get(family)), pair.acting(), pair.facing()));
                 }
             }
             return sum;
@@ -389,10 +385,9 @@ public final class TransitionRates {
             double usualOdds = Math.log(kept / (1 - kept));
             Observed.Book book = book(ours);
             Observed.Tries seen = tries(acting, ours, technique);
-            double met = effect(requireNonNull(chances.get(family)), ours ? us : them, "");
             double odds = usualOdds
                     + requireNonNull(chanceEffects.get(family))[ours ? 0 : 1]
-                    + ownOdds(seen, usualOdds + met);
+                    + ownOdds(seen, usualOdds + effect(requireNonNull(chances.get(family)), ours ? us : them, ""));
             Exit.Basis basis = seen == null
                     ? new Exit.Basis(book.minutes.getOrDefault(acting, 0.0), 0, 0, 0, List.of())
                     : new Exit.Basis(
@@ -439,21 +434,7 @@ public final class TransitionRates {
             sum.remove(acting);
             Map<ModelState, Double> seen = new TreeMap<>();
             sum.forEach((p, n) -> seen.put(ours ? p : p.mirrored(), n));
-            return most(seen);
-        }
-
-        private Map<ModelState, Double> most(Map<ModelState, Double> seen) {
-            List<ModelState> order = new ArrayList<>(seen.keySet());
-            order.sort((a, b) -> Double.compare(seen.getOrDefault(b, 0.0), seen.getOrDefault(a, 0.0)));
-            Map<ModelState, Double> kept = new TreeMap<>();
-            double sum = 0;
-            for (ModelState p : order.subList(0, Math.min(TARGETS, order.size()))) {
-                sum += seen.getOrDefault(p, 0.0);
-            }
-            for (ModelState p : order.subList(0, Math.min(TARGETS, order.size()))) {
-                kept.put(p, seen.getOrDefault(p, 0.0) / sum);
-            }
-            return kept;
+            return LikelyPlaces.of(seen);
         }
 
         private void drift(ModelState place, List<Exit> found) {
@@ -470,7 +451,7 @@ public final class TransitionRates {
                         1,
                         1,
                         0,
-                        most(to),
+                        LikelyPlaces.of(to),
                         Exit.Source.LIBRARY,
                         Exit.Basis.NONE));
             }
