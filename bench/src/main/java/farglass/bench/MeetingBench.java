@@ -57,7 +57,7 @@ final class MeetingBench {
                 p.steps());
         line("programme with options, 5 s steps", median(() -> p.best(BackwardInduction.Answer.NEVER)), 1.5);
         Meeting coarse = m.under(SolverSettings.USUAL.coarse(), Constraints.NONE);
-        line("dial or what-if, 12 s steps", median(coarse::glance), 1);
+        line("dial or what-if, 8 s steps", median(coarse::glance), 1);
         Solution best = p.best(BackwardInduction.Answer.NEVER);
         System.out.printf(
                 Locale.ROOT, "  %-40s %8.2f s%n", "forward pass with leverage", median(() -> ForwardPass.of(best)));

@@ -18,7 +18,9 @@ public record SolverSettings(
         double elasticity,
         long stepMs) {
     public static final SolverSettings USUAL = new SolverSettings(1.25, 0.35, 0.7, 0.5, 0.8, 5000);
-    private static final long COARSE_MS = 12_000;
+    /** Longer, and places where events crowd would hold more than one of them a step. */
+    private static final long COARSE_MS = 8000;
+
     private static final double SCALE = 0.05;
     private static final double LEAST = 0.01;
 
