@@ -9,13 +9,16 @@ import java.util.function.DoubleUnaryOperator;
  * How strong is a prior? Strengths on a log-uniform grid, weighted by the marginal likelihood of the other athletes'
  * counts, so that no flat or boundary maximum makes an answer jump. Gelman et al., Bayesian Data Analysis, ch. 5.
  *
- * @param strengths pseudo-occurrences, ascending
+ * @param strengths pseudo-occurrences
  * @param weights summing to 1
  */
 record StrengthGrid(double[] strengths, double[] weights) {
     private static final int GRID = 60;
     /** A range of the log-likelihood below this says nothing of the strength. */
     private static final double FLAT = 0.5;
+
+    /** Chance beforehand that an athlete is not as the others are. */
+    private static final double UNLIKE = 0.1;
 
     private static final int TOGETHER = 5;
     private static final double NEGLIGIBLE = 1e-4;
@@ -40,7 +43,22 @@ record StrengthGrid(double[] strengths, double[] weights) {
             return fixed(otherwise);
         }
         double[] w = Arrays.stream(logs).map(l -> Math.exp(l - best)).toArray();
-        return new StrengthGrid(k, w).merged();
+        return new StrengthGrid(k, w).merged().robust(min);
+    }
+
+    /**
+     * With some weight on the weakest strength, for an athlete who is not as the others are: however alike those are, a
+     * clear record of his own can then free itself. Schmidli et al., Biometrics 70, 2014 (robust mixture priors).
+     */
+    private StrengthGrid robust(double weakest) {
+        double[] k = Arrays.copyOf(strengths, strengths.length + 1);
+        double[] w = Arrays.copyOf(weights, k.length);
+        for (int i = 0; i < weights.length; i++) {
+            w[i] *= 1 - UNLIKE;
+        }
+        k[weights.length] = weakest;
+        w[weights.length] = UNLIKE;
+        return new StrengthGrid(k, w);
     }
 
     /**
