@@ -13,8 +13,8 @@ import java.util.List;
  * @param expected exchanges expected to hold it by chance
  * @param lift exchanges / expected
  * @param liftLo exact lower 95 % bound of the lift
- * @param p Poisson upper tail
- * @param q adjusted for all chains looked at (Benjamini and Hochberg)
+ * @param p upper tail of the count
+ * @param q chance that the most striking pair of a library without habits is as striking (Westfall and Young)
  * @param trials where it begins, one per exchange
  */
 public record Chain(

@@ -1,6 +1,7 @@
 package farglass.tendency;
 
 import farglass.match.Corner;
+import farglass.match.RecordKind;
 import farglass.match.Role;
 import farglass.match.Situation;
 import farglass.match.Span;
@@ -45,7 +46,8 @@ record Transition(
                         .add(exit(facts, me, s, spans.get(i + 1)));
             }
         }
-        if (!spans.isEmpty()) {
+        // a training round goes on after a submission
+        if (!spans.isEmpty() && facts.record().kind() == RecordKind.MATCH) {
             Span last = spans.get(spans.size() - 1);
             finish(facts, me, last)
                     .ifPresent(t -> found.computeIfAbsent(
@@ -59,8 +61,9 @@ record Transition(
     private static Optional<Transition> finish(MatchFacts facts, Corner me, Span last) {
         for (MatchFacts.Act act : facts.acts()) {
             Tag.Action a = act.action();
+            // an attempt may begin before the lock that is the last place; what counts is where it ends
             boolean tap = act.family().equals("submission") && a.completed();
-            if (tap && a.t().compareTo(last.from()) >= 0 && a.end().compareTo(last.to()) >= 0) {
+            if (tap && a.end().compareTo(last.from()) >= 0) {
                 boolean own = a.by() == me;
                 return Optional.of(new Transition(
                         last,
