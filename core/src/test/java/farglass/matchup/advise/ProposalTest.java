@@ -68,7 +68,11 @@ class ProposalTest {
         assertThat(proposal.seek())
                 .hasSize(5)
                 .allMatch(w -> w.worth() > 0 && w.place().standing() > 0);
-        assertThat(proposal.avoid()).hasSize(5).allMatch(w -> w.worth() < 0);
+        assertThat(proposal.avoid())
+                .hasSize(5)
+                .allMatch(w -> w.worth() < 0)
+                .isSortedAccordingTo((a, b) -> Double.compare(a.worth(), b.worth()));
+        assertThat(proposal.avoid().subList(0, 3)).allMatch(w -> w.place().standing() < 0);
         assertThat(proposal.guide()).isNotEmpty().allMatch(g -> g.stays() == null && g.weight() > 0);
         assertThat(proposal.needs()).hasSize(5).isSortedAccordingTo((a, b) -> Double.compare(b.sway(), a.sway()));
         assertThat(proposal.forecasts()).hasSizeGreaterThan(5).allMatch(f -> f.p() >= 0.01 && f.p() <= 0.99);
@@ -87,9 +91,11 @@ class ProposalTest {
         adopted.openings().forEach(f -> collect(f, ids));
         assertThat(ids).hasSize(1 + proposed.root().size()).contains("f1");
         assertThat(proposed.chances()).hasSize(proposed.root().size() - 1);
-        assertThat(proposed.root().text()).startsWith("standing free: ");
+        assertThat(proposed.root().text())
+                .isEqualTo("standing free: " + WRITER.option(proposal.root().option()));
         List<Fork> all = new ArrayList<>();
         all(proposed.root(), all);
+        assertThat(all).as("the plan presses something").anyMatch(f -> f.note().contains("press the "));
         assertThat(all)
                 .filteredOn(f -> !f.ours())
                 .anyMatch(f -> f.note().contains("Brisa ") && f.note().contains(" against Ansa"));
