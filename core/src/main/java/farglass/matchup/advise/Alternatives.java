@@ -16,7 +16,8 @@ import org.jspecify.annotations.Nullable;
  * What to do when the match does not go as planned: the opening does not work today, or the clock runs out at a bad or
  * a good score.
  *
- * @param opening null when nothing of ours is pressed or fixed from the start
+ * @param opening what is pressed or fixed at the start, else what is likeliest to work there; null where there is
+ * nothing of ours
  * @param behind what to do late and behind, by how much it brings
  * @param ahead what to do late and ahead
  */
