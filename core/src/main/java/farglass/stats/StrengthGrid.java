@@ -51,13 +51,14 @@ record StrengthGrid(double[] strengths, double[] weights) {
      * clear record of his own can then free itself. Schmidli et al., Biometrics 70, 2014 (robust mixture priors).
      */
     private StrengthGrid robust(double weakest) {
-        double[] k = Arrays.copyOf(strengths, strengths.length + 1);
-        double[] w = Arrays.copyOf(weights, k.length);
+        double[] k = new double[strengths.length + 1];
+        double[] w = new double[k.length];
+        k[0] = weakest;
+        w[0] = UNLIKE;
         for (int i = 0; i < weights.length; i++) {
-            w[i] *= 1 - UNLIKE;
+            k[i + 1] = strengths[i];
+            w[i + 1] = (1 - UNLIKE) * weights[i];
         }
-        k[weights.length] = weakest;
-        w[weights.length] = UNLIKE;
         return new StrengthGrid(k, w);
     }
 

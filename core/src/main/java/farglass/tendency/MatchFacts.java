@@ -251,7 +251,7 @@ public final class MatchFacts {
     }
 
     /** Moments at which who leads may change. */
-    List<MatchTime> turns() {
+    public List<MatchTime> turns() {
         return score().stream().map(Step::t).toList();
     }
 

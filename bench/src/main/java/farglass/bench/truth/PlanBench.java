@@ -4,9 +4,13 @@ import farglass.lexicon.Lexicon;
 import farglass.match.MatchAthlete;
 import farglass.match.MatchRecord;
 import farglass.matchup.advise.Meeting;
+import farglass.matchup.model.Exit;
+import farglass.matchup.model.Model;
 import farglass.matchup.simulate.FullSimulator;
 import farglass.matchup.solve.BackwardInduction;
 import farglass.matchup.solve.Constraints;
+import farglass.matchup.solve.ForwardPass;
+import farglass.matchup.solve.Option;
 import farglass.matchup.solve.Policy;
 import farglass.matchup.solve.Solution;
 import farglass.matchup.solve.SolverSettings;
@@ -16,20 +20,40 @@ import farglass.tendency.Filter;
 import farglass.tendency.LibraryIndex;
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Set;
+import java.util.function.ToDoubleFunction;
 import java.util.stream.IntStream;
+import org.apache.commons.rng.UniformRandomProvider;
 import org.apache.commons.rng.simple.RandomSource;
 
 /**
  * What a plan made from twenty matches is worth in the truth: opponents are draws of a match-up of the demo, their film
- * is played under the whole rules, and the plan is valued where the truth is known.
+ * is played under the whole rules, and the plan is valued where the truth is known. Every opponent has a planted hole,
+ * which one of our actions takes, and a weapon.
  */
 public final class PlanBench {
     private static final int MATCHES = 20;
     private static final SolverSettings SETTINGS =
             SolverSettings.USUAL.emphasis(1).coarse();
+    /** The hole and the weapon: log odds, and how much more often the weapon is used. */
+    private static final double HOLE = 2;
+
+    private static final double WEAPON = 1;
+    private static final double WEAPON_RATE = 2;
+    /** Tries a minute from which on an action is at home in a game. */
+    private static final double OFTEN = 0.3;
+    /** Minutes of a match spent in its place at least. */
+    private static final double THERE = 0.25;
+
+    private static final Set<String> ATTACKS =
+            Set.of("takedown", "sweep", "pass", "pin-advance", "back-take", "submission");
+    /** Leads that are looked at. */
+    private static final int FAR = 6;
+
     private static final MatchAthlete US = new MatchAthlete("us", "Us", null, null, Map.of());
 
     private PlanBench() {}
@@ -40,26 +64,56 @@ public final class PlanBench {
         List<MatchRecord> demo = DemoLibrary.matches(lexicon, DemoLibrary.SEED);
         for (String rules : List.of("points-gi", "submission-only")) {
             Meeting prior = meeting(demo, lexicon, "ansa-kellivar", "odile-marrowen", rules);
-            double[] sums = IntStream.range(0, opponents)
+            List<Found> all = IntStream.range(0, opponents)
                     .mapToObj(i -> one(demo, lexicon, prior, rules, i))
-                    .reduce(new double[4], PlanBench::sum);
+                    .toList();
+            double brought = mean(all, Found::brought);
             System.out.printf(
                     Locale.ROOT,
-                    "%-16s promised %+.2f, brought %+.2f of a possible %+.2f points (%.0f %%), worse than the own game %d of %d%n",
+                    "%-16s promised %+.2f, brought %+.2f of a possible %+.2f points (%.0f %%), worse than the own game %d of"
+                            + " %d, hole taken in %.0f %% of the cells where it should be (%d opponents)%n",
                     rules,
-                    100 * sums[0] / opponents,
-                    100 * sums[1] / opponents,
-                    100 * sums[2] / opponents,
-                    100 * sums[1] / sums[2],
-                    (int) sums[3],
-                    opponents);
+                    100 * mean(all, Found::promised),
+                    100 * brought,
+                    100 * mean(all, Found::possible),
+                    100 * brought / mean(all, Found::possible),
+                    all.stream().filter(f -> f.brought() < -0.001).count(),
+                    opponents,
+                    100
+                            * all.stream()
+                                    .mapToDouble(Found::pressed)
+                                    .filter(x -> !Double.isNaN(x))
+                                    .average()
+                                    .orElse(0),
+                    all.stream().filter(f -> !Double.isNaN(f.pressed())).count());
         }
     }
 
-    /** Promised, brought, possible, and 1 when it does harm. */
-    private static double[] one(List<MatchRecord> demo, Lexicon lexicon, Meeting prior, String rules, int i) {
-        BackwardInduction truth =
-                new BackwardInduction(prior.draw(RandomSource.XO_RO_SHI_RO_128_PP.create(500 + i)), SETTINGS);
+    private static double mean(List<Found> all, ToDoubleFunction<Found> what) {
+        return all.stream().mapToDouble(what).average().orElse(0);
+    }
+
+    /**
+     * What a plan came to.
+     *
+     * @param promised win chance gained, as the plan says
+     * @param brought the same in the truth
+     * @param possible what the best plan would bring in the truth
+     * @param pressed of the cells in which the best plan takes the hole, the share in which the plan does; NaN where
+     * the best one never does
+     */
+    private record Found(double promised, double brought, double possible, double pressed) {}
+
+    private static Found one(List<MatchRecord> demo, Lexicon lexicon, Meeting prior, String rules, int i) {
+        UniformRandomProvider rng = RandomSource.XO_RO_SHI_RO_128_PP.create(500 + i);
+        Model drawn = prior.draw(rng);
+        ForwardPass flow = ForwardPass.of(new BackwardInduction(drawn, prior.complete(SETTINGS)).natural());
+        Exit hole = some(drawn, flow, true, rng);
+        Exit weapon = some(drawn, flow, false, rng);
+        BackwardInduction truth = new BackwardInduction(
+                drawn.with(hole.key(), hole.rate(), moved(hole.chance(), HOLE))
+                        .with(weapon.key(), WEAPON_RATE * weapon.rate(), moved(weapon.chance(), WEAPON)),
+                prior.complete(SETTINGS));
         MatchAthlete them = new MatchAthlete("them" + i, "Them " + i, null, null, Map.of());
         FullSimulator film = new FullSimulator(truth, null, US, them);
         List<MatchRecord> library = new ArrayList<>(demo);
@@ -67,14 +121,57 @@ public final class PlanBench {
             library.add(film.record(3000L * i + n));
         }
         Meeting m = meeting(library, lexicon, "us", them.id(), rules);
-        BackwardInduction known = new BackwardInduction(m.model(), SETTINGS);
+        BackwardInduction known = new BackwardInduction(m.model(), m.complete(SETTINGS));
         Solution best = known.best(BackwardInduction.Answer.NEVER);
-        Policy plan = best.policy();
+        // what may be pressed is what the film shows to be ours, in the plan and in the truth
+        BackwardInduction allowed = new BackwardInduction(shown(truth.model(), m.model()), truth.settings());
+        Solution ideal = allowed.best(BackwardInduction.Answer.NEVER);
         double natural = truth.win(null, BackwardInduction.Answer.NEVER);
-        double brought = truth.win(plan.over(known, truth), BackwardInduction.Answer.NEVER) - natural;
-        double possible = truth.best(BackwardInduction.Answer.NEVER).win() - natural;
-        double promised = best.win() - known.win(null, BackwardInduction.Answer.NEVER);
-        return new double[] {promised, brought, possible, brought < -0.001 ? 1 : 0};
+        Policy carried = best.policy().over(known, allowed);
+        return new Found(
+                best.win() - known.win(null, BackwardInduction.Answer.NEVER),
+                allowed.win(carried, BackwardInduction.Answer.NEVER) - natural,
+                ideal.win() - natural,
+                pressed(ideal, carried, hole));
+    }
+
+    /** An attack that is at home in the game: often done where much time is spent, and ours to press when ours. */
+    private static Exit some(Model m, ForwardPass flow, boolean ours, UniformRandomProvider rng) {
+        List<Exit> exits = m.exits().stream()
+                .filter(e -> e.ours() == ours && ATTACKS.contains(e.family()))
+                .filter(e -> e.rate() >= OFTEN && flow.minutes(e.from()) >= THERE)
+                .filter(e -> !ours || e.ownAction())
+                .toList();
+        return exits.get(rng.nextInt(exits.size()));
+    }
+
+    private static Model shown(Model truth, Model film) {
+        Map<Exit.Key, Exit> seen = new HashMap<>();
+        film.exits().forEach(e -> seen.put(e.key(), e));
+        return truth.based(e -> seen.containsKey(e.key()) ? seen.get(e.key()).basis() : Exit.Basis.NONE);
+    }
+
+    private static double moved(double chance, double odds) {
+        return 1 / (1 + (1 - chance) / chance * Math.exp(-odds));
+    }
+
+    /** Of the cells of the hole's place in which the best plan takes it, the share in which another does; NaN without. */
+    private static double pressed(Solution ideal, Policy plan, Exit hole) {
+        BackwardInduction p = ideal.programme();
+        int s = p.model().indexOf(hole.from());
+        int x = p.options(s).indexOf(Option.press(hole.technique()));
+        int best = 0;
+        int both = 0;
+        int far = p.model().rules().counts() ? FAR : 0;
+        for (int step = 0; step < p.steps() && x > 0; step++) {
+            for (int points = -far; points <= far; points++) {
+                int cell = p.grid().cell(s, 0, 0, points);
+                boolean taken = ideal.policy().get(step, cell) == x;
+                best += taken ? 1 : 0;
+                both += taken && plan.get(step, cell) == x ? 1 : 0;
+            }
+        }
+        return best == 0 ? Double.NaN : both / (double) best;
     }
 
     private static Meeting meeting(List<MatchRecord> library, Lexicon lexicon, String us, String them, String rules) {
@@ -89,9 +186,5 @@ public final class PlanBench {
                         480_000,
                         SETTINGS,
                         Constraints.NONE));
-    }
-
-    private static double[] sum(double[] a, double[] b) {
-        return IntStream.range(0, a.length).mapToDouble(i -> a[i] + b[i]).toArray();
     }
 }

@@ -67,12 +67,17 @@ public final class Meeting {
     }
 
     private Meeting(Question question, TransitionRates rates, StateSpace groups, Payoffs payoffs) {
-        this.question = question;
         this.rates = rates;
+        this.question = question.settings(complete(question.settings()));
         this.groups = groups;
         this.payoffs = payoffs;
         this.places = rates.places(PLACES);
         this.model = model(rates.exits(places));
+    }
+
+    /** The settings with what the library shows where the user set nothing. */
+    public SolverSettings complete(SolverSettings s) {
+        return s.elasticity() == null ? s.elasticity(rates.elasticity()) : s;
     }
 
     /** Fits the rates of both; takes about a second on a large library. */
@@ -90,7 +95,8 @@ public final class Meeting {
     }
 
     private Model model(List<Exit> exits) {
-        return new Model(question.rules(), question.lengthMs(), places, corrected(exits), groups, payoffs);
+        return new Model(
+                question.rules(), question.lengthMs(), places, corrected(exits), groups, payoffs, rates.tempo());
     }
 
     private List<Exit> corrected(List<Exit> exits) {

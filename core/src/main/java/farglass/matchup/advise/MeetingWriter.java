@@ -5,8 +5,10 @@ import static java.util.Objects.requireNonNull;
 import farglass.lexicon.Lexicon;
 import farglass.matchup.fit.KnownGame;
 import farglass.matchup.model.Exit;
+import farglass.matchup.model.Model;
 import farglass.matchup.model.ModelState;
 import farglass.matchup.model.StateSpace;
+import farglass.matchup.model.Tempo;
 import farglass.matchup.solve.ForwardPass;
 import farglass.matchup.solve.Grid;
 import farglass.matchup.solve.Option;
@@ -220,7 +222,7 @@ public final class MeetingWriter {
                 round(100 * (s.pressFactor() - 1)),
                 percent(1 - s.holdOwnFactor()),
                 percent(1 - s.holdOtherFactor()),
-                percent(s.elasticity())));
+                percent(s.extraSuccess())));
         list.add(say("assume.answer", them, percent(p.solved().answered().win())));
         if (!m.question().wishes().corrections().isEmpty()) {
             list.add(say("assume.corrected", m.question().wishes().corrections().size()));
@@ -231,8 +233,35 @@ public final class MeetingWriter {
         if (p.solved().flow().clipped() > 0.02) {
             list.add(say("assume.clipped", percent(p.solved().flow().clipped()), Grid.MOST_POINTS));
         }
+        list.add(tempo(m.model()));
         list.add(say("assume.memory"));
         return list;
+    }
+
+    /** How rates change with time and score, and how much of the game has film enough to tell. */
+    private String tempo(Model m) {
+        Tempo t = m.tempo();
+        long families = m.exits().stream()
+                .filter(e -> e.technique() != null)
+                .map(Exit::family)
+                .distinct()
+                .count();
+        if (t.even()) {
+            return say("tempo.even");
+        }
+        int first = Tempo.moment(0, 0);
+        int last = Tempo.moment(2, 0);
+        String late =
+                say("tempo.late", us, percent(t.ratio(true, last, first)), them, percent(t.ratio(false, last, first)));
+        String score = m.rules().counts()
+                ? say(
+                        "tempo.score",
+                        us,
+                        percent(t.ratio(true, Tempo.moment(1, -1), Tempo.moment(1, 0))),
+                        them,
+                        percent(t.ratio(false, Tempo.moment(1, 1), Tempo.moment(1, 0))))
+                : "";
+        return say("tempo", late, score, families - t.factors(true).size(), families);
     }
 
     /** Why there is no plan, and what would help. */

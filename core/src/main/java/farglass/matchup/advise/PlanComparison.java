@@ -49,7 +49,7 @@ public record PlanComparison(List<Valued> plans) {
         for (Way way : ways) {
             BackwardInduction p = new BackwardInduction(
                     meeting.model().without(way.wishes().barred()),
-                    way.settings().coarse());
+                    meeting.complete(way.settings()).coarse());
             programmes.add(p);
             policies.add(p.policy(BackwardInduction.Answer.BEHIND, way.wishes()));
         }
@@ -61,7 +61,8 @@ public record PlanComparison(List<Valued> plans) {
                 for (int i = 0; i < wins.length; i++) {
                     Way way = ways.get(i);
                     BackwardInduction p = new BackwardInduction(
-                            drawn.without(way.wishes().barred()), way.settings().coarse());
+                            drawn.without(way.wishes().barred()),
+                            meeting.complete(way.settings()).coarse());
                     wins[i][d] = p.win(policies.get(i).over(programmes.get(i), p), BackwardInduction.Answer.NEVER);
                 }
                 progress.accept(done.incrementAndGet() / (double) DRAWS);

@@ -239,7 +239,7 @@ public record Proposal(
         int phase = p.late(p.stepAt(ms)) ? 1 : 0;
         List<Model.Way> mine = p.model().own(at);
         for (int i = 0; i < mine.size(); i++) {
-            lead(at, mine.get(i), o.rate(x, i, mine.get(i).rate()), phase, sums, exits);
+            lead(at, mine.get(i), o.rate(x, i), phase, sums, exits);
         }
         for (Model.Way w : p.model().theirs(at)) {
             lead(at, w, (hold ? p.settings().holdOtherFactor() : 1) * w.rate(), phase, sums, exits);

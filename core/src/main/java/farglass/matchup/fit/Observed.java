@@ -10,12 +10,14 @@ import farglass.match.Span;
 import farglass.match.Tag;
 import farglass.matchup.model.ModelState;
 import farglass.matchup.model.StateSpace;
+import farglass.matchup.model.Tempo;
 import farglass.stats.Recency;
 import farglass.stats.TagRef;
 import farglass.tendency.Evidence;
 import farglass.tendency.Filter;
 import farglass.tendency.LibraryIndex;
 import farglass.tendency.MatchFacts;
+import farglass.time.MatchTime;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -24,6 +26,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.TreeMap;
+import java.util.TreeSet;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -66,6 +69,10 @@ final class Observed {
     static final class Book {
         final Map<ModelState, Double> minutes = new TreeMap<>();
         final Map<ModelState, Map<String, Tries>> tries = new TreeMap<>();
+        /** Minutes of every place at each moment of the match, as the acting athlete sees the score. */
+        final Map<ModelState, double[]> momentMinutes = new TreeMap<>();
+        /** Tries of every technique family at each moment. */
+        final Map<String, double[]> momentTries = new TreeMap<>();
     }
 
     private final Lexicon lexicon;
@@ -118,6 +125,7 @@ final class Observed {
                 continue;
             }
             book.minutes.merge(here, weight * s.lengthMs() / MINUTE_MS, Double::sum);
+            moments(facts, s, c, weight, book.momentMinutes.computeIfAbsent(here, k -> new double[Tempo.MOMENTS]));
             ModelState next = i + 1 < spans.size() ? groups.place(spans.get(i + 1), c) : null;
             boolean seen = (s.exit() == Span.Exit.MOVED
                             && spans.get(Math.min(i + 1, spans.size() - 1)).byAction() < 0)
@@ -126,6 +134,25 @@ final class Observed {
                 drift.computeIfAbsent(here, k -> new TreeMap<>()).merge(next, weight, Double::sum);
             }
         }
+    }
+
+    /** Shares a stay out among the moments it lasts through. */
+    private static void moments(MatchFacts facts, Span s, Corner c, double weight, double[] sums) {
+        long length = facts.record().details().lengthMs();
+        TreeSet<Long> cuts = new TreeSet<>(List.of(s.from().ms(), s.to().ms()));
+        for (int third = 1; third < Tempo.THIRDS; third++) {
+            cuts.add((third * length + Tempo.THIRDS - 1) / Tempo.THIRDS);
+        }
+        facts.turns().forEach(t -> cuts.add(t.ms()));
+        long from = s.from().ms();
+        for (long to : cuts.subSet(from, false, s.to().ms(), true)) {
+            sums[moment(facts, MatchTime.ofMs(from), c)] += weight * (to - from) / MINUTE_MS;
+            from = to;
+        }
+    }
+
+    private static int moment(MatchFacts facts, MatchTime t, Corner c) {
+        return Tempo.moment(Tempo.third(t.ms(), facts.record().details().lengthMs()), facts.standing(t, c));
     }
 
     private void acts(MatchFacts facts, Corner c, double weight, Book book, String acting) {
@@ -146,6 +173,9 @@ final class Observed {
                     .computeIfAbsent(here, k -> new TreeMap<>())
                     .computeIfAbsent(a.technique(), k -> new Tries());
             t.all += weight;
+            // a moment before, so that what an attempt earns does not count as its occasion
+            book.momentTries
+                    .computeIfAbsent(act.family(), k -> new double[Tempo.MOMENTS])[moment(facts, a.t().plus(-1), c)] += weight;
             t.tags.add(new TagRef(facts.record().id(), facts.record().tagName(act.index())));
             if (!Evidence.outcomeSeen(a)) {
                 continue;

@@ -7,6 +7,7 @@ import farglass.matchup.model.Exit;
 import farglass.matchup.model.ModelState;
 import farglass.matchup.model.Payoffs;
 import farglass.matchup.model.StateSpace;
+import farglass.matchup.model.Tempo;
 import farglass.rules.Ruleset;
 import farglass.tendency.Filter;
 import farglass.tendency.LibraryIndex;
@@ -30,21 +31,16 @@ import org.jspecify.annotations.Nullable;
  *
  * <p>The rate of a family is its usual rate in the place times exp(acting + facing effect) ({@link TwoWayFit}); it is
  * shared among techniques by what is usual there and what he prefers elsewhere. Success is the technique's usual chance
- * moved by the same kind of effects. Both are then updated by the athlete's own record in that place (ruling M26).
+ * moved by the same kind of effects. Both are then updated by the athlete's own record in that place, and by what
+ * others did there to the one he faces (ruling M26, {@link LocalRecords}).
  */
 public final class TransitionRates {
     /** Athletes whose effects are fitted; the rest count toward what is usual only. */
     private static final int FITTED = 110;
     /** Rounds in which effects and usual rates are fitted in turn. */
     private static final int TURNS = 2;
-    /** Tries for which what the fit expects of an athlete in a place is taken. */
-    private static final double OWN_RATE = 1;
     /** No chance is drawn nearer to 0 or 1. */
     private static final double CERTAIN = 1e-6;
-    /** Decided tries for which the success that the fit expects there is taken. */
-    private static final double OWN_CHANCE = 4;
-    /** Tries that an athlete's liking for a technique is held back by. */
-    private static final double LIKING = 2;
     /** Rarer than once in half an hour is left out. */
     private static final double RARE = 0.03;
     /** Own tries from which on a rate counts as the athlete's own. */
@@ -61,7 +57,9 @@ public final class TransitionRates {
     private final Map<String, TwoWayFit> rates = new TreeMap<>();
     private final Map<String, TwoWayFit> chances = new TreeMap<>();
     private final Map<Boolean, Observed.Book> own = new HashMap<>();
-    private final Map<Boolean, Map<String, Double>> liking = new HashMap<>();
+    private final LocalRecords local;
+    private final Tempo tempo;
+    private final double elasticity;
     private final AttemptHistory history;
 
     /** Fits the rates of two athletes from all matches that the filter leaves, seen back from a day. */
@@ -92,26 +90,28 @@ public final class TransitionRates {
                     Math.exp(effect(requireNonNull(rates.get(family)), pair.acting(), pair.facing())));
         }
         usual.families().forEach(f -> chances.put(f, fitChance(f)));
-        liking.put(true, liking(book(true)));
-        liking.put(false, liking(book(false)));
+        LocalRecords.Effects effects = new Fitted();
+        local = new LocalRecords(observed, usual, effects, us, them);
+        tempo = new TempoFit(observed, usual, effects, rules.counts()).tempo(us, them);
+        elasticity = Elasticity.of(
+                index.facts().stream().filter(f -> filter.accepts(f.record())).toList(), usual, effects, groups);
     }
 
-    /** By technique, how much more often an athlete chooses it within its family than is usual where he was. */
-    private Map<String, Double> liking(Observed.Book book) {
-        Map<String, Double> expected = new TreeMap<>();
-        Map<String, Double> counted = new TreeMap<>();
-        book.tries.forEach((place, byName) -> {
-            Map<String, Double> ofFamily = new TreeMap<>();
-            byName.forEach((technique, t) -> {
-                ofFamily.merge(observed.family(technique), t.all, Double::sum);
-                counted.merge(technique, t.all, Double::sum);
-            });
-            ofFamily.forEach((family, n) ->
-                    usual.shares(place, family).forEach((t, share) -> expected.merge(t, n * share, Double::sum)));
-        });
-        Map<String, Double> likings = new TreeMap<>();
-        expected.forEach((t, e) -> likings.put(t, (counted.getOrDefault(t, 0.0) + LIKING) / (e + LIKING)));
-        return likings;
+    private final class Fitted implements LocalRecords.Effects {
+        @Override
+        public double rate(String family, Observed.Pair pair) {
+            return effect(requireNonNull(rates.get(family)), pair.acting(), pair.facing());
+        }
+
+        @Override
+        public double chance(String family, Observed.Pair pair) {
+            return effect(requireNonNull(chances.get(family)), pair.acting(), pair.facing());
+        }
+
+        @Override
+        public boolean fitted(String athlete) {
+            return number(athlete) >= 0;
+        }
     }
 
     /** The two of them and those with most matches. */
@@ -121,6 +121,10 @@ public final class TransitionRates {
         order.removeAll(List.of(us, them));
         order.addAll(0, List.of(us, them));
         order.stream().filter(observed.matches::containsKey).limit(FITTED).forEach(a -> numbers.put(a, numbers.size()));
+    }
+
+    private String athlete(boolean ours) {
+        return ours ? us : them;
     }
 
     private int number(String athlete) {
@@ -173,6 +177,16 @@ public final class TransitionRates {
             }
         });
         return TwoWayFit.of(TwoWayFit.Kind.CHANCE, numbers.size(), seen);
+    }
+
+    /** How rates change with time and score, as best known. */
+    public Tempo tempo() {
+        return tempo;
+    }
+
+    /** Success of additional tries against usual ones, as the library shows it, 0.3 to 1 (ruling M28). */
+    public double elasticity() {
+        return elasticity;
     }
 
     /** Matches that count of one of them. */
@@ -307,87 +321,114 @@ public final class TransitionRates {
             double lent = PooledRates.MINUTES * usual.familyRate(acting, family);
             double base =
                     gamma(usual.tries(acting, family) + lent, usual.minutes(acting, family) + PooledRates.MINUTES);
-            double rate = base * Math.exp(requireNonNull(rateEffects.get(family))[ours ? 0 : 1]);
-            double expected = expectedHere(acting, ours, family);
+            double effect = requireNonNull(rateEffects.get(family))[ours ? 0 : 1];
+            double rate = base * Math.exp(effect);
+            // what is drawn above its mean leaves less for the own record to explain
+            double drawn = rate / (usual.rate(acting, family) * Math.exp(mean(rates, family, ours)));
+            LocalRecords.Local faced = local.faced(ours ? them : us, acting, family);
+            double let = factor(local.facedRate(), faced.tries, faced.expected);
             List<Exit> exits = new ArrayList<>();
-            mix(ours, shares).forEach((technique, share) -> {
-                double own = ownFactor(tries(acting, ours, technique), expected * share);
-                if (!rules.restricted().contains(technique) && rate * share * own >= RARE) {
-                    exits.add(exit(place, acting, ours, technique, family, rate * share * own));
+            local.mix(athlete(ours), shares).forEach((technique, share) -> {
+                LocalRecords.Local did = local.did(athlete(ours), acting, technique);
+                double here = rate * share * let * factor(local.ownRate(), did.tries, drawn * did.expected(let));
+                if (!rules.restricted().contains(technique) && here >= RARE) {
+                    exits.add(exit(place, acting, ours, technique, family, here, did, faced));
                 }
             });
             return exits;
-        }
-
-        /** Tries that the fit expects of the athlete's own record in a place, against those he met there. */
-        private double expectedHere(ModelState acting, boolean ours, String family) {
-            double sum = 0;
-            for (Map.Entry<Observed.Pair, Observed.Book> e : observed.books.entrySet()) {
-                Observed.Pair pair = e.getKey();
-                Double minutes = e.getValue().minutes.get(acting);
-                if (minutes != null && pair.acting().equals(ours ? us : them)) {
-                    sum += minutes
-                            * usual.rate(acting, family)
-                            * Math.exp(effect(requireNonNull(rates.get(family)), pair.acting(), pair.facing()));
-                }
-            }
-            return sum;
         }
 
         private Observed.@Nullable Tries tries(ModelState acting, boolean ours, String technique) {
             return book(ours).tries.getOrDefault(acting, Map.of()).get(technique);
         }
 
-        /**
-         * How much more often than the fit expects an athlete does something in a place: Gamma(alpha, alpha) updated by
-         * his own record there (ruling M26).
-         */
-        private double ownFactor(Observed.@Nullable Tries seen, double expected) {
-            return gamma(OWN_RATE + (seen == null ? 0 : seen.all), OWN_RATE + expected);
+        private double mean(Map<String, TwoWayFit> fits, String family, boolean ours) {
+            return effect(requireNonNull(fits.get(family)), athlete(ours), athlete(!ours));
         }
 
         /**
-         * By how much his success in a place differs from what the fit expects, in log odds: Beta(k p, k (1 - p))
-         * updated by his own record there.
+         * How much more often than the fit expects something is done in a place: Gamma(a, a) updated by the record,
+         * averaged over the strengths a.
+         *
+         * @param expected tries that the fit expects, as drawn
          */
-        private double ownOdds(Observed.@Nullable Tries seen, double expectedOdds) {
-            if (seen == null) {
-                return 0;
+        private double factor(PriorStrength prior, double tries, double expected) {
+            double[] weights = prior.givenEvents(tries, expected);
+            double[] a = prior.strengths();
+            if (rng != null) {
+                int i = pick(weights);
+                return gamma(a[i] + tries, a[i] + expected);
             }
-            double p = 1 / (1 + Math.exp(-expectedOdds));
-            double drawn = beta(OWN_CHANCE * p + seen.worked, OWN_CHANCE * (1 - p) + seen.decided - seen.worked);
-            double own = Math.max(CERTAIN, Math.min(1 - CERTAIN, drawn));
-            return Math.log(own / (1 - own)) - expectedOdds;
-        }
-
-        /** What the fit expects an athlete's shares of the techniques of a family to be in a place. */
-        private Map<String, Double> mix(boolean ours, Map<String, Double> shares) {
-            Map<String, Double> likings = requireNonNull(liking.get(ours));
-            Map<String, Double> prior = new TreeMap<>();
             double sum = 0;
-            for (Map.Entry<String, Double> e : shares.entrySet()) {
-                double liked = likings.getOrDefault(e.getKey(), 1.0);
-                prior.put(e.getKey(), e.getValue() * liked);
-                sum += e.getValue() * liked;
+            for (int i = 0; i < a.length; i++) {
+                sum += weights[i] * (a[i] + tries) / (a[i] + expected);
             }
-            double total = sum;
-            prior.replaceAll((t, x) -> x / total);
-            return prior;
+            return sum;
+        }
+
+        /**
+         * By how much success in a place differs from what the fit expects, in log odds: Beta(k p, k (1 - p)) updated
+         * by the record, averaged over the strengths k; where there is none, it may still differ.
+         *
+         * @param expected log odds that the fit expects where nothing was decided
+         * @param drawn how much the log odds that the fit expects are drawn away from their mean
+         */
+        private double odds(PriorStrength prior, LocalRecords.Local seen, double expected, double drawn) {
+            double known = seen.share();
+            double odds = (seen.decided > 0 ? Math.log(known / (1 - known)) : expected) + drawn;
+            double p = within(1 / (1 + Math.exp(-odds)));
+            double[] weights = prior.givenTries(seen.worked, seen.decided, p);
+            double[] k = prior.strengths();
+            double x = 0;
+            if (rng != null) {
+                int i = pick(weights);
+                x = beta(k[i] * p + seen.worked, k[i] * (1 - p) + seen.decided - seen.worked);
+            } else {
+                for (int i = 0; i < k.length; i++) {
+                    x += weights[i] * (k[i] * p + seen.worked) / (k[i] + seen.decided);
+                }
+            }
+            double own = within(x);
+            return Math.log(own / (1 - own)) - odds;
+        }
+
+        private static double within(double chance) {
+            return Math.max(CERTAIN, Math.min(1 - CERTAIN, chance));
+        }
+
+        private int pick(double[] weights) {
+            double left = requireNonNull(rng).nextDouble();
+            int i = 0;
+            while (i < weights.length - 1 && left >= weights[i]) {
+                left -= weights[i++];
+            }
+            return i;
         }
 
         private Exit exit(
-                ModelState place, ModelState acting, boolean ours, String technique, String family, double rate) {
+                ModelState place,
+                ModelState acting,
+                boolean ours,
+                String technique,
+                String family,
+                double rate,
+                LocalRecords.Local did,
+                LocalRecords.Local faced) {
             double usually = usualChance.computeIfAbsent(technique, t -> {
                 double[] ab = usual.chance(t);
                 return beta(ab[0], ab[1]);
             });
-            double kept = Math.max(CERTAIN, Math.min(1 - CERTAIN, usually));
+            double kept = within(usually);
             double usualOdds = Math.log(kept / (1 - kept));
+            double[] ab = usual.chance(technique);
             Observed.Book book = book(ours);
             Observed.Tries seen = tries(acting, ours, technique);
-            double odds = usualOdds
-                    + requireNonNull(chanceEffects.get(family))[ours ? 0 : 1]
-                    + ownOdds(seen, usualOdds + effect(requireNonNull(chances.get(family)), ours ? us : them, ""));
+            double effect = requireNonNull(chanceEffects.get(family))[ours ? 0 : 1];
+            double expected = Math.log(ab[0] / ab[1]) + mean(chances, family, ours);
+            double drawn = usualOdds + effect - expected;
+            double stops = odds(local.facedChance(), faced, expected, 0);
+            double odds =
+                    usualOdds + effect + odds(local.ownChance(), did, expected, drawn + did.met() * stops) + stops;
             Exit.Basis basis = seen == null
                     ? new Exit.Basis(book.minutes.getOrDefault(acting, 0.0), 0, 0, 0, List.of())
                     : new Exit.Basis(
@@ -433,7 +474,8 @@ public final class TransitionRates {
                     .forEach((p, n) -> sum.merge(p, n, Double::sum));
             sum.remove(acting);
             Map<ModelState, Double> seen = new TreeMap<>();
-            sum.forEach((p, n) -> seen.put(ours ? p : p.mirrored(), n));
+            // Dirichlet: shares of gammas
+            sum.forEach((p, n) -> seen.put(ours ? p : p.mirrored(), gamma(n, 1)));
             return LikelyPlaces.of(seen);
         }
 

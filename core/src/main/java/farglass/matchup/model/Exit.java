@@ -94,8 +94,12 @@ public record Exit(
 
     /** The same, to be leant on whatever matches show. */
     public Exit allow() {
-        Basis all = new Basis(basis.minutes(), basis.tries(), basis.decided(), basis.worked(), basis.tags(), true);
-        return new Exit(from, ours, technique, family, rate, chance, held, near, to, source, all);
+        return based(new Basis(basis.minutes(), basis.tries(), basis.decided(), basis.worked(), basis.tags(), true));
+    }
+
+    /** The same with another record behind it. */
+    public Exit based(Basis record) {
+        return new Exit(from, ours, technique, family, rate, chance, held, near, to, source, record);
     }
 
     /** Whether it ends the match. */

@@ -8,6 +8,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.function.Function;
 
 /**
  * A match as places and ways out of them, with what each earns. Everything is seen by our athlete: points and
@@ -54,11 +55,9 @@ public final class Model {
     private final List<List<Way>> drift = new ArrayList<>();
     private final List<ModelState> plain;
     private final Payoffs payoffs;
+    private final Tempo tempo;
 
-    /**
-     * @param exits ways out of plain places; already-paid copies follow from them
-     * @param plain places that occur, {@link ModelState#START} first
-     */
+    /** A match in which nothing changes with time or score. */
     public Model(
             Ruleset rules,
             long lengthMs,
@@ -66,11 +65,28 @@ public final class Model {
             List<Exit> exits,
             StateSpace groups,
             Payoffs payoffs) {
+        this(rules, lengthMs, plain, exits, groups, payoffs, Tempo.EVEN);
+    }
+
+    /**
+     * @param exits ways out of plain places; already-paid copies follow from them
+     * @param plain places that occur, {@link ModelState#START} first
+     * @param tempo how rates change with time and score
+     */
+    public Model(
+            Ruleset rules,
+            long lengthMs,
+            List<ModelState> plain,
+            List<Exit> exits,
+            StateSpace groups,
+            Payoffs payoffs,
+            Tempo tempo) {
         this.rules = rules;
         this.lengthMs = lengthMs;
         this.groups = groups;
         this.plain = List.copyOf(plain);
         this.payoffs = payoffs;
+        this.tempo = tempo;
         Map<ModelState, List<Exit>> byPlace = new LinkedHashMap<>();
         exits.forEach(
                 e -> byPlace.computeIfAbsent(e.from(), k -> new ArrayList<>()).add(e));
@@ -194,7 +210,7 @@ public final class Model {
             theirs.get(s).forEach(w -> exits.add(w.exit()));
             drift.get(s).forEach(w -> exits.add(w.exit()));
         }
-        return new Model(rules, lengthMs, plain, exits, groups, payoffs);
+        return new Model(rules, lengthMs, plain, exits, groups, payoffs, tempo);
     }
 
     /** With one way out changed, for what-ifs. */
@@ -203,7 +219,13 @@ public final class Model {
         for (Exit e : exits()) {
             exits.add(e.key().equals(key) ? e.numbers(rate, chance, Exit.Source.CORRECTED) : e);
         }
-        return new Model(rules, lengthMs, plain, exits, groups, payoffs);
+        return new Model(rules, lengthMs, plain, exits, groups, payoffs, tempo);
+    }
+
+    /** The same match with other records behind its figures: what may be leant on follows from them. */
+    public Model based(Function<Exit, Exit.Basis> record) {
+        List<Exit> exits = exits().stream().map(e -> e.based(record.apply(e))).toList();
+        return new Model(rules, lengthMs, plain, exits, groups, payoffs, tempo);
     }
 
     /** Ways out of plain places that lead anywhere. */
@@ -261,6 +283,21 @@ public final class Model {
         return groups;
     }
 
+    /** How rates change with time and score. */
+    public Tempo tempo() {
+        return tempo;
+    }
+
+    /** Third of the scheduled length that a match time lies in, 0 to 2. */
+    public int third(long ms) {
+        return Tempo.third(ms, lengthMs);
+    }
+
+    /** How often a way out is taken at a moment ({@link Tempo#moment}), times a minute. */
+    public double rate(Way w, int moment) {
+        return w.rate() * tempo.factor(w.exit(), moment);
+    }
+
     /** Scheduled length, and overtime where nothing else decides, ms. */
     public long horizonMs() {
         return lengthMs + (rules.counts() ? 0 : rules.overtimeMs());
@@ -296,17 +333,21 @@ public final class Model {
         return drift.get(place);
     }
 
-    /** Events a minute that change anything. */
+    /** Events a minute that change anything, at the busiest moment. */
     public double pace(int place) {
-        double sum = 0;
-        for (List<List<Way>> kind : List.of(own, theirs, drift)) {
-            for (Way w : kind.get(place)) {
-                for (Branch b : w.branches()) {
-                    sum += w.rate() * b.chance();
+        double most = 0;
+        for (int moment = 0; moment < (tempo.even() ? 1 : Tempo.MOMENTS); moment++) {
+            double sum = 0;
+            for (List<List<Way>> kind : List.of(own, theirs, drift)) {
+                for (Way w : kind.get(place)) {
+                    for (Branch b : w.branches()) {
+                        sum += rate(w, moment) * b.chance();
+                    }
                 }
             }
+            most = Math.max(most, sum);
         }
-        return sum;
+        return most;
     }
 
     /** Largest change of points or advantages in one event. */

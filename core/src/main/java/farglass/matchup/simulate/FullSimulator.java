@@ -46,8 +46,8 @@ public final class FullSimulator {
     private final Policy policy;
     private final Lexicon lexicon;
     private final MatchRecord.Details details;
-    /** By place and option. */
-    private final Race[][] races;
+    /** By moment, place and option. */
+    private final Race[][][] races;
     /** The tag of every place, at the beginning of a match. */
     private final Tag.Position[] places;
 
@@ -60,12 +60,15 @@ public final class FullSimulator {
         this.model = programme.model();
         this.policy = policy;
         this.lexicon = model.groups().lexicon();
-        this.races = new Race[model.states().size()][];
-        this.places = new Tag.Position[races.length];
-        for (int p = 0; p < races.length; p++) {
-            races[p] = new Race[programme.options(p).size()];
-            for (int x = 0; x < races[p].length; x++) {
-                races[p][x] = race(p, x);
+        int states = model.states().size();
+        this.races = new Race[programme.moments()][states][];
+        this.places = new Tag.Position[states];
+        for (int p = 0; p < states; p++) {
+            for (int moment = 0; moment < races.length; moment++) {
+                races[moment][p] = new Race[programme.options(p).size()];
+                for (int x = 0; x < races[moment][p].length; x++) {
+                    races[moment][p][x] = race(p, x, moment);
+                }
             }
             places[p] = tag(model.states().get(p));
         }
@@ -89,16 +92,16 @@ public final class FullSimulator {
     private record Runner(
             double rate, Model.@Nullable Way way, @Nullable Corner by) {}
 
-    private Race race(int s, int x) {
-        Options o = programme.options(s);
+    private Race race(int s, int x, int moment) {
+        Options o = programme.options(moment, s);
         boolean hold = x > 0 && x == o.hold();
         List<Runner> runners = new ArrayList<>();
         for (int i = 0; i < model.own(s).size(); i++) {
             Model.Way w = model.own(s).get(i);
-            runners.add(new Runner(o.rate(x, i, w.rate()), w, Corner.A));
+            runners.add(new Runner(o.rate(x, i), w, Corner.A));
         }
         double slowed = hold ? programme.settings().holdOtherFactor() : 1;
-        model.theirs(s).forEach(w -> runners.add(new Runner(slowed * w.rate(), w, Corner.B)));
+        model.theirs(s).forEach(w -> runners.add(new Runner(slowed * model.rate(w, moment), w, Corner.B)));
         model.drift(s).forEach(w -> runners.add(new Runner(w.rate(), w, null)));
         if (hold || runners.isEmpty()) {
             runners.add(new Runner(hold ? programme.calls(s) : 0, null, null));
@@ -201,7 +204,8 @@ public final class FullSimulator {
             double t = now;
             Race race;
             while (true) {
-                race = races[s][policy == null ? 0 : policy.get(step, cell)];
+                race = races[programme.moment(step, points, advantages)][s][
+                        policy == null ? 0 : policy.get(step, cell)];
                 double rate = race.total() / MINUTE_MS;
                 double boundary = (step + 1.0) * stepMs;
                 if (left < rate * (boundary - t)) {

@@ -32,8 +32,8 @@ public final class Simulator {
     private final Model model;
     private final Grid grid;
     private final @Nullable Policy policy;
-    /** By phase, place and option. */
-    private final Race[][][] races;
+    /** By phase, moment, place and option. */
+    private final Race[][][][] races;
 
     /** All that can happen in a place under an option. */
     private static final class Race {
@@ -61,27 +61,29 @@ public final class Simulator {
         this.model = programme.model();
         this.grid = programme.grid();
         this.policy = policy;
-        this.races = new Race[2][model.states().size()][];
+        this.races = new Race[2][programme.moments()][model.states().size()][];
         for (int phase = 0; phase < 2; phase++) {
-            for (int s = 0; s < races[phase].length; s++) {
-                races[phase][s] = new Race[programme.options(s).size()];
-                for (int x = 0; x < races[phase][s].length; x++) {
-                    races[phase][s][x] = race(s, x, phase);
+            for (int moment = 0; moment < programme.moments(); moment++) {
+                for (int s = 0; s < model.states().size(); s++) {
+                    Race[] here = new Race[programme.options(s).size()];
+                    for (int x = 0; x < here.length; x++) {
+                        here[x] = race(s, x, phase, moment);
+                    }
+                    races[phase][moment][s] = here;
                 }
             }
         }
     }
 
-    private Race race(int s, int x, int phase) {
-        Options o = programme.options(s);
+    private Race race(int s, int x, int phase, int moment) {
+        Options o = programme.options(moment, s);
         boolean hold = x > 0 && x == o.hold();
         List<double[]> rows = new ArrayList<>();
         for (int i = 0; i < model.own(s).size(); i++) {
-            Model.Way w = model.own(s).get(i);
-            rows(rows, w, o.rate(x, i, w.rate()), phase);
+            rows(rows, model.own(s).get(i), o.rate(x, i), phase);
         }
         for (Model.Way w : model.theirs(s)) {
-            rows(rows, w, (hold ? programme.settings().holdOtherFactor() : 1) * w.rate(), phase);
+            rows(rows, w, (hold ? programme.settings().holdOtherFactor() : 1) * model.rate(w, moment), phase);
         }
         for (Model.Way w : model.drift(s)) {
             rows(rows, w, w.rate(), phase);
@@ -230,7 +232,8 @@ public final class Simulator {
 
         private Race race(int step, int s, int k, int advantages) {
             int x = policy == null ? 0 : policy.get(step, grid.cell(s, k, advantages, ours - theirs));
-            return races[programme.late(step) ? 1 : 0][s][x];
+            int moment = programme.moment(step, ours - theirs, advantages);
+            return races[programme.late(step) ? 1 : 0][moment][s][x];
         }
 
         private Ending atTheEnd(int advantages, int k) {

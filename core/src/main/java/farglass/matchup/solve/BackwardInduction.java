@@ -2,6 +2,8 @@ package farglass.matchup.solve;
 
 import farglass.matchup.model.Model;
 import farglass.matchup.model.ModelState;
+import farglass.matchup.model.Tempo;
+import java.util.List;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -29,6 +31,11 @@ public final class BackwardInduction {
     private final double dt;
     final Options[] own;
     final Options[] their;
+    private final int moments;
+    /** By moment and place. */
+    private final Options[][] ownAt;
+
+    private final Options[][] theirAt;
     private final double[] perRate;
     final double[] calls;
 
@@ -52,15 +59,42 @@ public final class BackwardInduction {
         int n = model.states().size();
         own = new Options[n];
         their = new Options[n];
+        moments = model.tempo().even() ? 1 : Tempo.MOMENTS;
+        ownAt = new Options[moments][n];
+        theirAt = new Options[moments][n];
         perRate = new double[n];
         calls = new double[n];
         for (int s = 0; s < n; s++) {
             ModelState p = model.states().get(s);
             own[s] = Options.of(model.own(s), Options.mayHold(p, true), settings);
             their[s] = Options.of(model.theirs(s), Options.mayHold(p, false), settings);
+            for (int moment = 0; moment < moments; moment++) {
+                ownAt[moment][s] = moments == 1 ? own[s] : own[s].at(rates(model.own(s), moment), settings);
+                theirAt[moment][s] = moments == 1 ? their[s] : their[s].at(rates(model.theirs(s), moment), settings);
+            }
             perRate[s] = Math.min(dt, MOST / Math.max(1e-9, settings.pressFactor() * model.pace(s) + CALLS_ELSEWHERE));
             calls[s] = model.groups().controlled(p.group()) ? CALLS_IN_PINS : CALLS_ELSEWHERE;
         }
+    }
+
+    private double[] rates(List<Model.Way> ways, int moment) {
+        return ways.stream().mapToDouble(w -> model.rate(w, moment)).toArray();
+    }
+
+    /** Moments at which rates differ: 1, or all of {@link Tempo}. */
+    public int moments() {
+        return moments;
+    }
+
+    /** Which moment a step is when ours is ahead by so much. */
+    int moment(int step, int lead) {
+        return moments == 1 ? 0 : Tempo.moment(model.third(step * settings.stepMs()), lead);
+    }
+
+    /** Which moment a step is at a score, ours minus theirs; what does not count under the rules is no lead. */
+    public int moment(int step, int points, int advantages) {
+        int counted = grid.points == 0 ? 0 : points;
+        return moment(step, counted != 0 || grid.advantages == 0 ? counted : advantages);
     }
 
     /** What is solved. */
@@ -150,9 +184,19 @@ public final class BackwardInduction {
         return grid;
     }
 
-    /** What our athlete can do in a state. */
+    /** What our athlete can do in a state, at average rates; the options are the same at every moment. */
     public Options options(int state) {
         return own[state];
+    }
+
+    /** What our athlete can do in a state at a moment. */
+    public Options options(int moment, int state) {
+        return ownAt[moment][state];
+    }
+
+    /** What the opponent can do in a state at a moment. */
+    Options answers(int moment, int state) {
+        return theirAt[moment][state];
     }
 
     /** Calls against our athlete per minute in a state, while holding. */

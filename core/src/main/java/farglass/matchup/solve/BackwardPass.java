@@ -29,7 +29,9 @@ final class BackwardPass {
     private final int width;
     private final @Nullable Policy policy;
     private final float[][] values;
-    private final Sums[][] sums;
+    /** By phase, moment and place. */
+    private final Sums[][][] sums;
+
     private double[] next;
     private double[] now;
 
@@ -45,8 +47,20 @@ final class BackwardPass {
     private final double[] held;
     private final byte[] press;
 
-    /** What leaves a place, by phase. */
-    private record Sums(Terms own, Terms their, Terms drift, Terms[] ownPressed, Terms[] theirPressed) {}
+    /** What leaves a place, and what can be done about it. */
+    private record Sums(
+            Terms own,
+            Terms their,
+            Terms drift,
+            Terms[] ownPressed,
+            Terms[] theirPressed,
+            Options options,
+            Options answers) {}
+
+    /** Part of a row of points in which the same one leads: the part of a match that rates and options are of. */
+    private int from;
+
+    private int until;
 
     /**
      * @param given the policy to value; null to choose one, or, without wishes, for the natural mix
@@ -87,21 +101,29 @@ final class BackwardPass {
         free = new double[width];
         held = new double[width];
         press = new byte[width];
-        sums = new Sums[2][model.states().size()];
+        sums = new Sums[2][programme.moments()][model.states().size()];
         for (int phase = 0; phase < 2; phase++) {
-            for (int s = 0; s < sums[phase].length; s++) {
-                sums[phase][s] = sums(s, phase);
+            for (int s = 0; s < model.states().size(); s++) {
+                Terms[] ours = pressed(model.own(s), programme.own[s], phase);
+                Terms[] theirs = pressed(model.theirs(s), programme.their[s], phase);
+                Terms still = rates(model.drift(s), 0, phase);
+                for (int moment = 0; moment < programme.moments(); moment++) {
+                    sums[phase][moment][s] = new Sums(
+                            rates(model.own(s), moment, phase),
+                            rates(model.theirs(s), moment, phase),
+                            still,
+                            ours,
+                            theirs,
+                            programme.options(moment, s),
+                            programme.answers(moment, s));
+                }
             }
         }
     }
 
-    private Sums sums(int s, int phase) {
-        return new Sums(
-                Terms.ofRates(grid, model.own(s), phase),
-                Terms.ofRates(grid, model.theirs(s), phase),
-                Terms.ofRates(grid, model.drift(s), phase),
-                pressed(model.own(s), programme.own[s], phase),
-                pressed(model.theirs(s), programme.their[s], phase));
+    private Terms rates(List<Model.Way> ways, int moment, int phase) {
+        double[] rates = ways.stream().mapToDouble(w -> model.rate(w, moment)).toArray();
+        return Terms.ofRates(grid, ways, rates, phase);
     }
 
     private Terms[] pressed(List<Model.Way> ways, Options options, int phase) {
@@ -118,11 +140,10 @@ final class BackwardPass {
             values[programme.steps()] = floats();
         }
         for (int step = programme.steps() - 1; step >= 0; step--) {
-            Sums[] here = sums[programme.late(step) ? 1 : 0];
-            for (int s = 0; s < here.length; s++) {
+            for (int s = 0; s < model.states().size(); s++) {
                 for (int k = 0; k < callsSeen; k++) {
                     for (int a = -grid.advantages; a <= grid.advantages; a++) {
-                        row(s, here[s], step, k, a);
+                        row(s, step, k, a);
                     }
                 }
             }
@@ -159,24 +180,41 @@ final class BackwardPass {
         }
     }
 
-    private void row(int s, Sums sum, int step, int k, int a) {
+    private void row(int s, int step, int k, int a) {
         int base = grid.rowAt(s, k, a) + grid.pad;
         System.arraycopy(next, base, stay, 0, width);
-        sum.own().into(own, next, stay, k, a);
-        sum.their().into(their, next, stay, k, a);
-        sum.drift().into(drift, next, stay, k, a);
+        Sums[][] here = sums[programme.late(step) ? 1 : 0];
+        here[0][s].drift().into(drift, next, stay, k, a, 0, width);
         called(s, k, a);
-        int answers = answersFrom(a);
-        answered(s, sum, k, a, answers);
+        if (programme.moments() == 1) {
+            part(s, here[0][s], step, k, a, base, 0, width);
+        } else {
+            for (int lead = -1; lead <= 1; lead++) {
+                int begin = grid.leads(lead, a);
+                int end = grid.leads(lead + 1, a);
+                if (begin < end) {
+                    part(s, here[programme.moment(step, lead)][s], step, k, a, base, begin, end);
+                }
+            }
+        }
+        grid.pad(now, base - grid.pad);
+    }
+
+    private void part(int s, Sums sum, int step, int k, int a, int base, int begin, int end) {
+        from = begin;
+        until = end;
+        sum.own().into(own, next, stay, k, a, from, until);
+        sum.their().into(their, next, stay, k, a, from, until);
+        int answers = Math.max(from, Math.min(until, answersFrom(a)));
+        answered(sum, k, a, answers);
         if (choose) {
             choose(s, sum, step, k, a, base, answers);
         } else if (given == null) {
             mix(s, own, answers, false, free);
-            System.arraycopy(free, 0, now, base, width);
+            System.arraycopy(free, from, now, base + from, until - from);
         } else {
             follow(s, sum, step, k, a, base, answers);
         }
-        grid.pad(now, base - grid.pad);
     }
 
     /** First cell of a row in which the other may answer; the row's width when he may not at all. */
@@ -205,18 +243,18 @@ final class BackwardPass {
     }
 
     /** The worst that pressing of theirs can do. */
-    private void answered(int s, Sums sum, int k, int a, int answers) {
-        System.arraycopy(their, 0, worst, 0, width);
-        if (answers >= width) {
+    private void answered(Sums sum, int k, int a, int answers) {
+        System.arraycopy(their, from, worst, from, until - from);
+        if (answers >= until) {
             return;
         }
-        Options o = programme.their[s];
+        Options o = sum.answers();
         for (int x = 1; x < o.size(); x++) {
             if (o.way[x] < 0) {
                 continue;
             }
-            sum.theirPressed()[x].into(one, next, stay, k, a);
-            for (int i = answers; i < width; i++) {
+            sum.theirPressed()[x].into(one, next, stay, k, a, answers, until);
+            for (int i = answers; i < until; i++) {
                 worst[i] = Math.min(worst[i], o.others[x] * their[i] + o.gain[x] * one[i]);
             }
         }
@@ -228,13 +266,13 @@ final class BackwardPass {
         double theirs = holding ? settings.holdOtherFactor() : 1;
         double calls = holding ? 1 : 0;
         double f = programme.perRate(s);
-        for (int i = 0; i < width; i++) {
+        for (int i = from; i < until; i++) {
             to[i] = stay[i] + f * (mine * ours[i] + theirs * worst[i] + drift[i] + calls * call[i]);
         }
-        if (answers < width && programme.their[s].hold >= 0) {
+        if (answers < until && programme.their[s].hold >= 0) {
             double m = mine * settings.holdOtherFactor();
             double h = theirs * settings.holdOwnFactor();
-            for (int i = answers; i < width; i++) {
+            for (int i = answers; i < until; i++) {
                 double v = stay[i] + f * (m * ours[i] + h * their[i] + drift[i] + calls * call[i]);
                 to[i] = Math.min(to[i], v);
             }
@@ -242,19 +280,19 @@ final class BackwardPass {
     }
 
     private void choose(int s, Sums sum, int step, int k, int a, int base, int answers) {
-        Options o = programme.own[s];
-        System.arraycopy(own, 0, best, 0, width);
-        Arrays.fill(press, (byte) 0);
+        Options o = sum.options();
+        System.arraycopy(own, from, best, from, until - from);
+        Arrays.fill(press, from, until, (byte) 0);
         // what a nat a minute costs, in the units of the sums that perRate() turns into a step
         double nat = price * programme.stepMinutes() / programme.perRate(s);
         for (int x = 1; x < o.size(); x++) {
             if (o.way[x] < 0 || (requireNonNull(fixed)[s] >= 0 && fixed[s] != x)) {
                 continue;
             }
-            sum.ownPressed()[x].into(one, next, stay, k, a);
+            sum.ownPressed()[x].into(one, next, stay, k, a, from, until);
             double cost = nat * o.cost[x];
             boolean forced = fixed[s] == x;
-            for (int i = 0; i < width; i++) {
+            for (int i = from; i < until; i++) {
                 double v = o.others[x] * own[i] + o.gain[x] * one[i] - cost;
                 if (forced || v > best[i] + NOTICED) {
                     best[i] = v;
@@ -269,7 +307,7 @@ final class BackwardPass {
         }
         double cost = mayHold ? price * programme.stepMinutes() * o.cost[o.hold] : 0;
         boolean forced = mayHold && requireNonNull(fixed)[s] == o.hold;
-        for (int i = 0; i < width; i++) {
+        for (int i = from; i < until; i++) {
             boolean hold = forced || (mayHold && held[i] - cost > free[i] + NOTICED);
             now[base + i] = hold ? held[i] - cost : free[i];
             requireNonNull(policy).set(step, base + i, hold ? (byte) o.hold : press[i]);
@@ -278,9 +316,9 @@ final class BackwardPass {
 
     /** Every cell as the given policy says; each option that occurs in the row is worked out once for all of it. */
     private void follow(int s, Sums sum, int step, int k, int a, int base, int answers) {
-        Options o = programme.own[s];
+        Options o = sum.options();
         long done = 0;
-        for (int i = 0; i < width; i++) {
+        for (int i = from; i < until; i++) {
             int x = requireNonNull(given).get(step, base + i);
             if ((done >> x & 1) == 1) {
                 continue;
@@ -291,13 +329,13 @@ final class BackwardPass {
             } else if (x == o.hold) {
                 mix(s, own, answers, true, free);
             } else {
-                sum.ownPressed()[x].into(one, next, stay, k, a);
-                for (int j = 0; j < width; j++) {
+                sum.ownPressed()[x].into(one, next, stay, k, a, from, until);
+                for (int j = from; j < until; j++) {
                     best[j] = o.others[x] * own[j] + o.gain[x] * one[j];
                 }
                 mix(s, best, answers, false, free);
             }
-            for (int j = i; j < width; j++) {
+            for (int j = i; j < until; j++) {
                 if (given.get(step, base + j) == x) {
                     now[base + j] = free[j];
                 }

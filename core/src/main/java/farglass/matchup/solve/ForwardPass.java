@@ -175,7 +175,24 @@ public final class ForwardPass {
         if (lo == hi) {
             return;
         }
-        Options o = programme.own[s];
+        if (programme.moments() == 1) {
+            part(step, s, k, a, 0, lo, hi);
+            return;
+        }
+        for (int lead = -1; lead <= 1; lead++) {
+            int from = Math.max(lo, grid.leads(lead, a));
+            int until = Math.min(hi, grid.leads(lead + 1, a));
+            if (from < until) {
+                part(step, s, k, a, programme.moment(step, lead), from, until);
+            }
+        }
+    }
+
+    /** Cells of a row at one moment of the match. */
+    private void part(int step, int s, int k, int a, int moment, int lo, int hi) {
+        int base = grid.rowAt(s, k, a) + grid.pad;
+        Options o = programme.options(moment, s);
+        Options theirs = programme.answers(moment, s);
         int phase = programme.late(step) ? 1 : 0;
         float[] values = solution.values(step + 1);
         double[][] gains = differences(model.own(s), values, base, lo, hi, k, a, phase, false);
@@ -197,15 +214,16 @@ public final class ForwardPass {
             }
             time(step, s, a, x, lo, taking, sum);
             boolean hold = x > 0 && x == o.hold;
-            own(s, x, hold, taking, gains, chances);
+            own(s, moment, x, hold, taking, gains, chances);
             double factor = hold ? programme.settings().holdOtherFactor() : 1;
             double f = programme.perRate(s);
             for (int j = 0; j < losses.length; j++) {
-                double rate = factor * model.theirs(s).get(j).rate();
-                theirSlopes[s][j][0] += f * factor * dot(taking, losses[j]);
+                double rate = factor * theirs.natural(j);
+                double tempo = model.tempo().factor(model.theirs(s).get(j).exit(), moment);
+                theirSlopes[s][j][0] += f * factor * tempo * dot(taking, losses[j]);
                 theirSlopes[s][j][1] += f * rate * dot(taking, theirChances[j]);
             }
-            push(s, k, a, x, hold, base, lo, phase, taking);
+            push(s, moment, k, a, x, hold, base, lo, phase, taking);
         }
     }
 
@@ -232,21 +250,20 @@ public final class ForwardPass {
         }
     }
 
-    private void own(int s, int x, boolean hold, double[] taking, double[][] gains, double[][] chances) {
-        Options o = programme.own[s];
+    private void own(int s, int moment, int x, boolean hold, double[] taking, double[][] gains, double[][] chances) {
+        Options o = programme.options(moment, s);
         List<Model.Way> mine = model.own(s);
         double f = programme.perRate(s);
         double[] dots = new double[gains.length];
         double plain = 0;
         for (int i = 0; i < dots.length; i++) {
             dots[i] = dot(taking, gains[i]);
-            plain += mine.get(i).rate() * dots[i];
+            plain += o.natural(i) * dots[i];
         }
         for (int i = 0; i < dots.length; i++) {
-            double rate = o.others[x] * mine.get(i).rate() + (i == o.way[x] ? o.gain[x] : 0);
-            double perRate = hold ? o.others[x] * dots[i] : ownSlope(o, x, i, mine, dots, plain);
-            ownSlopes[s][i][0] += f * perRate;
-            ownSlopes[s][i][1] += f * rate * dot(taking, chances[i]);
+            double perRate = hold ? o.others[x] * dots[i] : ownSlope(o, x, i, dots, plain);
+            ownSlopes[s][i][0] += f * model.tempo().factor(mine.get(i).exit(), moment) * perRate;
+            ownSlopes[s][i][1] += f * o.rate(x, i) * dot(taking, chances[i]);
         }
     }
 
@@ -288,18 +305,19 @@ public final class ForwardPass {
         return grid.rowAt(b.to(), k, a + b.advantages()[phase]) + grid.pad + (grid.points == 0 ? 0 : b.points()[phase]);
     }
 
-    private void push(int s, int k, int a, int x, boolean hold, int base, int lo, int phase, double[] taking) {
-        Options o = programme.own[s];
+    private void push(
+            int s, int moment, int k, int a, int x, boolean hold, int base, int lo, int phase, double[] taking) {
+        Options o = programme.options(moment, s);
         double f = programme.perRate(s);
         double gone = 0;
         List<Model.Way> mine = model.own(s);
         for (int i = 0; i < mine.size(); i++) {
-            double rate = o.others[x] * mine.get(i).rate() + (i == o.way[x] ? o.gain[x] : 0);
-            gone += push(mine.get(i), f * rate, k, a, lo, phase, taking);
+            gone += push(mine.get(i), f * o.rate(x, i), k, a, lo, phase, taking);
         }
-        for (Model.Way w : model.theirs(s)) {
-            gone += push(
-                    w, f * (hold ? programme.settings().holdOtherFactor() : 1) * w.rate(), k, a, lo, phase, taking);
+        Options theirs = programme.answers(moment, s);
+        double slowed = hold ? programme.settings().holdOtherFactor() : 1;
+        for (int i = 0; i < model.theirs(s).size(); i++) {
+            gone += push(model.theirs(s).get(i), f * slowed * theirs.natural(i), k, a, lo, phase, taking);
         }
         for (Model.Way w : model.drift(s)) {
             gone += push(w, f * w.rate(), k, a, lo, phase, taking);
@@ -349,12 +367,12 @@ public final class ForwardPass {
     }
 
     /** How the sum of own gains changes with the natural rate of one way, pressing included. */
-    private double ownSlope(Options o, int x, int i, List<Model.Way> mine, double[] gains, double plain) {
+    private double ownSlope(Options o, int x, int i, double[] gains, double plain) {
         int j = o.way[x];
         if (j < 0) {
             return gains[i];
         }
-        double r = mine.get(j).rate();
+        double r = o.natural(j);
         double rest = o.total - r;
         double others = plain - r * gains[j];
         double b = programme.settings().pressFactor();
@@ -364,7 +382,7 @@ public final class ForwardPass {
         double dPressed = capped ? Options.MOST : i == j ? b : 0;
         // left = (rest + r - pressed) / rest
         double dLeft = i == j ? (1 - dPressed) / rest : (1 - dPressed) / rest - left / rest;
-        double e = programme.settings().elasticity();
+        double e = programme.settings().extraSuccess();
         double dFruitful = (i == j ? 1 - e : 0) + e * dPressed;
         return dFruitful * gains[j] + dLeft * others + (i == j ? 0 : left * gains[i]);
     }

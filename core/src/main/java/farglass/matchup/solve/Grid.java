@@ -52,6 +52,17 @@ public final class Grid {
         return rowAt(place, call, advantage) + pad + points + clip(point, points);
     }
 
+    /**
+     * First cell of a row in which the lead is so or greater: -1 behind, 0 level, 1 ahead; the row's width above that.
+     */
+    int leads(int lead, int advantage) {
+        if (lead <= -1 || lead > 1) {
+            return lead <= -1 ? 0 : width;
+        }
+        // equal points are level, behind or ahead by advantages
+        return points + (Integer.signum(advantage) >= lead ? 0 : 1);
+    }
+
     static int clip(int x, int most) {
         return Math.max(-most, Math.min(most, x));
     }

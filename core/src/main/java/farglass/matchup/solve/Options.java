@@ -3,6 +3,7 @@ package farglass.matchup.solve;
 import farglass.matchup.model.Model;
 import farglass.matchup.model.ModelState;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 
 /**
@@ -26,60 +27,81 @@ public final class Options {
     /** Relative entropy rate of the changed mix against the natural one, nats a minute. */
     public final double[] cost;
 
+    /** Natural rates of the own ways, and their sum. */
+    private final double[] rates;
+
     final double total;
     /** Index of holding, -1 when it is not possible here. */
     final int hold;
 
-    private Options(List<Option> options, int[] way, double[] others, double[] gain, double[] cost, double total) {
+    private Options(List<Option> options, int[] way, double[] others, double[] gain, double[] cost, double[] rates) {
         this.options = List.copyOf(options);
         this.way = way;
         this.others = others;
         this.gain = gain;
         this.cost = cost;
-        this.total = total;
+        this.rates = rates;
+        this.total = Arrays.stream(rates).sum();
         this.hold = options.indexOf(Option.HOLD);
     }
 
-    /** What can be done where these are the own ways out. */
+    /** What can be done where these are the own ways out, at their average rates. */
     public static Options of(List<Model.Way> ways, boolean mayHold, SolverSettings settings) {
-        double total = ways.stream().mapToDouble(Model.Way::rate).sum();
+        double[] rates = ways.stream().mapToDouble(Model.Way::rate).toArray();
+        double total = Arrays.stream(rates).sum();
         List<Option> options = new ArrayList<>(List.of(Option.NATURAL));
-        List<double[]> rows = new ArrayList<>(List.of(new double[] {-1, 1, 0, 0}));
+        List<Integer> way = new ArrayList<>(List.of(-1));
         for (int i = 0; i < ways.size(); i++) {
             Model.Way w = ways.get(i);
-            double r = w.rate();
-            double pressed = Math.min(settings.pressFactor() * r, MOST * total);
-            if (w.down()
-                    || settings.pressFactor() * r > total
-                    || pressed < NOTICED * r
-                    || (w.exit().ours() && !w.exit().ownAction())) {
-                continue;
+            boolean all = settings.pressFactor() * rates[i] > total;
+            boolean little = pressed(rates[i], total, settings) < NOTICED * rates[i];
+            boolean unknown = w.exit().ours() && !w.exit().ownAction();
+            if (!w.down() && !all && !little && !unknown) {
+                options.add(Option.press(w.exit().technique()));
+                way.add(i);
             }
-            double left = (total - pressed) / (total - r);
-            options.add(Option.press(w.exit().technique()));
-            rows.add(new double[] {
-                i,
-                left,
-                fruitful(r, pressed, settings) - left * r,
-                entropy(r, pressed) + entropy(total - r, total - pressed)
-            });
         }
         if (mayHold) {
             options.add(Option.HOLD);
-            rows.add(new double[] {-1, settings.holdOwnFactor(), 0, entropy(total, settings.holdOwnFactor() * total)});
+            way.add(-1);
         }
-        return new Options(
-                options,
-                rows.stream().mapToInt(r -> (int) r[0]).toArray(),
-                rows.stream().mapToDouble(r -> r[1]).toArray(),
-                rows.stream().mapToDouble(r -> r[2]).toArray(),
-                rows.stream().mapToDouble(r -> r[3]).toArray(),
-                total);
+        return of(options, way.stream().mapToInt(i -> i).toArray(), rates, settings);
+    }
+
+    /** The same options where the natural rates are these, as they may be at some moment of the match. */
+    Options at(double[] momentRates, SolverSettings settings) {
+        return of(options, way, momentRates, settings);
+    }
+
+    private static Options of(List<Option> options, int[] way, double[] rates, SolverSettings settings) {
+        int n = options.size();
+        double[] others = new double[n];
+        double[] gain = new double[n];
+        double[] cost = new double[n];
+        double total = Arrays.stream(rates).sum();
+        for (int x = 0; x < n; x++) {
+            others[x] = 1;
+            if (way[x] >= 0) {
+                double r = rates[way[x]];
+                double pressed = Math.max(r, pressed(r, total, settings));
+                others[x] = total > r ? (total - pressed) / (total - r) : 1;
+                gain[x] = fruitful(r, pressed, settings) - others[x] * r;
+                cost[x] = entropy(r, pressed) + entropy(total - r, total - pressed);
+            } else if (options.get(x).equals(Option.HOLD)) {
+                others[x] = settings.holdOwnFactor();
+                cost[x] = entropy(total, settings.holdOwnFactor() * total);
+            }
+        }
+        return new Options(options, way, others, gain, cost, rates);
+    }
+
+    private static double pressed(double rate, double total, SolverSettings settings) {
+        return Math.min(settings.pressFactor() * rate, MOST * total);
     }
 
     /** A rate that bears as much as a pressed one, whose additional tries succeed less often. */
     static double fruitful(double natural, double pressed, SolverSettings settings) {
-        return natural + settings.elasticity() * (pressed - natural);
+        return natural + settings.extraSuccess() * (pressed - natural);
     }
 
     /** Of a Poisson process of one rate against another, nats a minute. */
@@ -113,13 +135,17 @@ public final class Options {
         return options;
     }
 
+    /** How often an own way is taken when nothing is leant on, attempts a minute. */
+    double natural(int ownWay) {
+        return rates[ownWay];
+    }
+
     /**
      * How often a way is taken under an option, attempts a minute.
      *
-     * @param way number of the own way
-     * @param natural how often it is taken when nothing is leant on
+     * @param ownWay number of the own way
      */
-    public double rate(int option, int way, double natural) {
-        return others[option] * natural + (way == this.way[option] ? gain[option] : 0);
+    public double rate(int option, int ownWay) {
+        return others[option] * rates[ownWay] + (ownWay == way[option] ? gain[option] : 0);
     }
 }

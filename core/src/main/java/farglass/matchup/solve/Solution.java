@@ -78,19 +78,21 @@ public final class Solution {
         int step = programme.stepAt(ms);
         int cell = cell(place, points, advantages);
         double stay = values[step + 1][cell];
-        Options o = programme.own[s];
         Model m = programme.model();
+        int moment = programme.moment(step, points, advantages);
+        Options o = programme.options(moment, s);
+        Options theirs = programme.answers(moment, s);
         int phase = programme.late(step) ? 1 : 0;
         double own = 0;
         double pressed = 0;
         for (int i = 0; i < m.own(s).size(); i++) {
             double d = difference(m.own(s).get(i), step, points, advantages, phase, stay);
-            own += m.own(s).get(i).rate() * d;
+            own += o.natural(i) * d;
             pressed = i == o.way[x] ? d : pressed;
         }
         double their = 0;
-        for (Model.Way w : m.theirs(s)) {
-            their += w.rate() * difference(w, step, points, advantages, phase, stay);
+        for (int i = 0; i < m.theirs(s).size(); i++) {
+            their += theirs.natural(i) * difference(m.theirs(s).get(i), step, points, advantages, phase, stay);
         }
         boolean hold = x > 0 && x == o.hold;
         double now = o.others[x] * own

@@ -1,5 +1,7 @@
 package farglass.matchup.solve;
 
+import org.jspecify.annotations.Nullable;
+
 /**
  * How hard an athlete can lean on one thing.
  *
@@ -7,7 +9,8 @@ package farglass.matchup.solve;
  * @param holdOwnFactor factor on the own rates while holding, 0..1
  * @param holdOtherFactor factor on the other's rates while one holds, 0..1
  * @param emphasis 0 keeps the own habits, 1 does whatever beats this opponent
- * @param elasticity success of an additional try against that of one chosen by oneself, 0..1
+ * @param elasticity success of an additional try against that of one chosen by oneself, 0..1; null to take what the
+ * library shows
  * @param stepMs length of a step of the programme, positive
  */
 public record SolverSettings(
@@ -15,9 +18,12 @@ public record SolverSettings(
         double holdOwnFactor,
         double holdOtherFactor,
         double emphasis,
-        double elasticity,
+        @Nullable Double elasticity,
         long stepMs) {
-    public static final SolverSettings USUAL = new SolverSettings(1.25, 0.35, 0.7, 0.5, 0.8, 5000);
+    public static final SolverSettings USUAL = new SolverSettings(1.25, 0.35, 0.7, 0.5, null, 5000);
+    /** Success of an additional try where neither film nor user say anything (ruling M28). */
+    private static final double USUAL_ELASTICITY = 0.8;
+
     /** Longer, and places where events crowd would hold more than one of them a step. */
     private static final long COARSE_MS = 8000;
 
@@ -35,7 +41,7 @@ public record SolverSettings(
         if (!(emphasis >= 0 && emphasis <= 1)) {
             throw new IllegalArgumentException("emphasis (" + emphasis + ") must lie in 0..1");
         }
-        if (!(elasticity >= 0 && elasticity <= 1)) {
+        if (elasticity != null && !(elasticity >= 0 && elasticity <= 1)) {
             throw new IllegalArgumentException("elasticity (" + elasticity + ") must lie in 0..1");
         }
         if (stepMs <= 0) {
@@ -51,6 +57,11 @@ public record SolverSettings(
     /** The same with another factor for what is pressed, 1..3. */
     public SolverSettings pressing(double factor) {
         return new SolverSettings(factor, holdOwnFactor, holdOtherFactor, emphasis, elasticity, stepMs);
+    }
+
+    /** Success of an additional try against that of a usual one, 0..1. */
+    public double extraSuccess() {
+        return elasticity == null ? USUAL_ELASTICITY : elasticity;
     }
 
     /** The same with additional tries that succeed so much as often as chosen ones, 0..1. */

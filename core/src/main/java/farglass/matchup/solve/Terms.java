@@ -40,10 +40,11 @@ final class Terms {
 
     /**
      * @param ways summed, each by its rate
+     * @param rates of them, a minute
      * @param phase 0 before points count, 1 after
      */
-    static Terms ofRates(Grid grid, List<Model.Way> ways, int phase) {
-        return of(grid, ways, ways.stream().mapToDouble(Model.Way::rate).toArray(), phase);
+    static Terms ofRates(Grid grid, List<Model.Way> ways, double[] rates, int phase) {
+        return of(grid, ways, rates, phase);
     }
 
     /** One attempt. */
@@ -69,12 +70,11 @@ final class Terms {
         return new Terms(grid, cells, won, all);
     }
 
-    /** Sum of weighted differences from staying, into {@code to}, for a row of points. */
-    void into(double[] to, double[] values, double[] stay, int call, int adv) {
-        int width = grid.width;
+    /** Sum of weighted differences from staying, into {@code to}, for a part of a row of points. */
+    void into(double[] to, double[] values, double[] stay, int call, int adv, int from, int until) {
         double sum = won;
         double rest = all;
-        for (int i = 0; i < width; i++) {
+        for (int i = from; i < until; i++) {
             to[i] = sum - rest * stay[i];
         }
         int rows = call * (2 * grid.advantages + 1) + grid.advantages;
@@ -82,7 +82,8 @@ final class Terms {
             four(
                     to,
                     values,
-                    width,
+                    from,
+                    until,
                     offset(t, rows, adv),
                     offset(t + 1, rows, adv),
                     offset(t + 2, rows, adv),
@@ -101,7 +102,8 @@ final class Terms {
     private static void four(
             double[] to,
             double[] v,
-            int width,
+            int from,
+            int until,
             int a,
             int b,
             int c,
@@ -110,7 +112,7 @@ final class Terms {
             double wb,
             double wc,
             double wd) {
-        for (int i = 0; i < width; i++) {
+        for (int i = from; i < until; i++) {
             to[i] += wa * v[a + i] + wb * v[b + i] + wc * v[c + i] + wd * v[d + i];
         }
     }

@@ -7,7 +7,9 @@ import farglass.match.MatchAthlete;
 import farglass.match.MatchRecord;
 import farglass.match.Tag;
 import farglass.matchup.model.Ending;
+import farglass.matchup.model.Model;
 import farglass.matchup.model.ModelState;
+import farglass.matchup.model.Tempo;
 import farglass.matchup.solve.BackwardInduction;
 import farglass.matchup.solve.ForwardPass;
 import farglass.matchup.solve.Solution;
@@ -46,6 +48,26 @@ class SimulatorTest {
         double standing = played.minutes().get("STD=");
         assertThat(flow.minutes(ModelState.START)).isCloseTo(standing, within(0.02));
         assertThat(played.visited()).containsEntry("STD=", 1.0);
+    }
+
+    /** Rates that change with time and score (ruling M29): the programme, both simulators and the forward pass agree. */
+    @ParameterizedTest
+    @CsvSource({"brisa-tolendt, points-gi", "juno-fastrel, late-points", "odile-marrowen, submission-only"})
+    void whatChangesWithTimeAndScoreIsTheSameInAllThree(String them, String rules) {
+        Model plain = Small.demo(them, rules).model();
+        BackwardInduction p = new BackwardInduction(Small.paced(plain), SolverSettings.USUAL.emphasis(1));
+        assertThat(p.moments()).isEqualTo(Tempo.MOMENTS);
+        double even = new BackwardInduction(plain, p.settings()).natural().win();
+        assertThat(p.natural().win()).isNotCloseTo(even, within(0.002));
+        Solution best = p.best(BackwardInduction.Answer.NEVER);
+        Outcomes played = new Simulator(p, best.policy()).run(MATCHES, 9, () -> false);
+        assertThat(played.win()).isCloseTo(best.win(), within(3 * played.standardError() + 0.002));
+        assertThat(p.worth(best.policy(), BackwardInduction.Answer.NEVER).win()).isCloseTo(best.win(), within(1e-9));
+        ForwardPass flow = ForwardPass.of(best);
+        double finishes = played.endings().get(Ending.WON_BY_SUBMISSION) / (double) MATCHES;
+        assertThat(flow.endings().get(Ending.WON_BY_SUBMISSION)).isCloseTo(finishes, within(0.003));
+        Outcomes full = new FullSimulator(p, null, A, B).run(4_000, 6, () -> false);
+        assertThat(full.win()).isCloseTo(p.natural().win(), within(3 * full.standardError() + 0.012));
     }
 
     @ParameterizedTest

@@ -7,6 +7,7 @@ import farglass.matchup.model.Model;
 import farglass.matchup.model.ModelState;
 import farglass.matchup.model.Payoffs;
 import farglass.matchup.model.StateSpace;
+import farglass.matchup.model.Tempo;
 import farglass.matchup.solve.Constraints;
 import farglass.matchup.solve.SolverSettings;
 import farglass.rules.Ruleset;
@@ -17,6 +18,7 @@ import farglass.tendency.LibraryIndex;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
+import java.util.TreeMap;
 
 /** Small matches written by hand, and the demo's meetings. */
 public final class Small {
@@ -48,6 +50,25 @@ public final class Small {
         StateSpace groups = new StateSpace(LEXICON);
         Payoffs payoffs = new Payoffs(rules(rules), groups);
         return new Model(rules(rules), lengthMs, places, List.of(exits), groups, payoffs);
+    }
+
+    /** The same match in which everything is done more by those who are behind, and less and less toward the end. */
+    public static Model paced(Model m) {
+        Map<String, double[]> ours = new TreeMap<>();
+        Map<String, double[]> theirs = new TreeMap<>();
+        for (Exit e : m.exits()) {
+            double[] factors = new double[Tempo.MOMENTS];
+            for (int i = 0; i < factors.length; i++) {
+                int lead = e.ours() ? i % Tempo.THIRDS - 1 : 1 - i % Tempo.THIRDS;
+                int third = i / Tempo.THIRDS;
+                double steep = e.finish() ? 0.6 : 0.3;
+                factors[i] = (1.4 - 0.35 * third) * (1 - steep * lead);
+            }
+            (e.ours() ? ours : theirs).put(e.family(), factors);
+        }
+        List<ModelState> plain = m.states().stream().filter(p -> !p.paid()).toList();
+        Payoffs payoffs = new Payoffs(m.rules(), m.groups());
+        return new Model(m.rules(), m.horizonMs(), plain, m.exits(), m.groups(), payoffs, new Tempo(ours, theirs));
     }
 
     public static Meeting demo(String them, String rules, SolverSettings settings, Constraints wishes) {

@@ -22,7 +22,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
 class BackwardInductionTest {
-    private static final SolverSettings FINE = new SolverSettings(1.25, 0.35, 0.7, 1, 1, 250);
+    private static final SolverSettings FINE = new SolverSettings(1.25, 0.35, 0.7, 1, 1.0, 250);
     private static final List<ModelState> PLACES = List.of(ModelState.START, TOP, UNDER);
 
     /** Two exponential clocks: the first to ring wins, nobody in time is a draw. */

@@ -8,6 +8,7 @@ import farglass.matchup.model.Model;
 import farglass.matchup.simulate.Small;
 import java.util.List;
 import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 
 class ForwardPassTest {
@@ -16,9 +17,10 @@ class ForwardPassTest {
 
     /** Every figure that matters, by the forward pass and by solving anew a little to either side. */
     @ParameterizedTest
-    @ValueSource(strings = {"submission-only", "late-points"})
-    void leverageEqualsFiniteDifferences(String rules) {
-        Model m = Small.demo("odile-marrowen", rules).model();
+    @CsvSource({"submission-only, false", "late-points, false", "points-gi, true"})
+    void leverageEqualsFiniteDifferences(String rules, boolean paced) {
+        Model plain = Small.demo("odile-marrowen", rules).model();
+        Model m = paced ? Small.paced(plain) : plain;
         SolverSettings settings = SolverSettings.USUAL.emphasis(1);
         ForwardPass flow = ForwardPass.of(new BackwardInduction(m, settings).best(BackwardInduction.Answer.NEVER));
         List<ForwardPass.Leverage> most = flow.leverage().subList(0, 6);

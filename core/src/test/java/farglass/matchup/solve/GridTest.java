@@ -40,6 +40,24 @@ class GridTest {
                 .isEqualTo(win);
     }
 
+    /** Every cell of a row belongs to the one who leads there. */
+    @ParameterizedTest
+    @ValueSource(strings = {"points-gi", "late-points", "submission-only"})
+    void aRowFallsIntoBehindLevelAndAhead(String rules) {
+        Grid g = new BackwardInduction(Small.demo("brisa-tolendt", rules).model(), SolverSettings.USUAL.coarse()).grid;
+        for (int a = -g.advantages; a <= g.advantages; a++) {
+            assertThat(g.leads(-1, a)).isZero();
+            assertThat(g.leads(2, a)).isEqualTo(g.width);
+            List<Region.Lead> leads = List.of(Region.Lead.BEHIND, Region.Lead.LEVEL, Region.Lead.AHEAD);
+            for (Region.Lead lead : leads) {
+                int at = leads.indexOf(lead) - 1;
+                for (int i = g.leads(at, a); i < g.leads(at + 1, a); i++) {
+                    assertThat(Region.Lead.of(i - g.points, a)).isEqualTo(lead);
+                }
+            }
+        }
+    }
+
     @Test
     void callsFollowTheLadderOfTheRules() {
         Grid g = new Grid(Small.rules("points-gi"), 8);
@@ -85,8 +103,15 @@ class GridTest {
             double[] stay = Arrays.copyOfRange(
                     values, g.cell(s, call, adv, -g.points), g.cell(s, call, adv, -g.points) + g.width);
             double[] sum = new double[g.width];
-            Terms.ofRates(g, m.own(s), 1).into(sum, values, stay, call, adv);
+            double[] rates = m.own(s).stream().mapToDouble(Model.Way::rate).toArray();
+            int from = random.nextInt(g.width);
+            int until = from + 1 + random.nextInt(g.width - from);
+            Terms.ofRates(g, m.own(s), rates, 1).into(sum, values, stay, call, adv, from, until);
             for (int i = 0; i < g.width; i++) {
+                if (i < from || i >= until) {
+                    assertThat(sum[i]).as("other parts of the row stay").isZero();
+                    continue;
+                }
                 double plain = 0;
                 for (Model.Way w : m.own(s)) {
                     for (Model.Branch b : w.branches()) {

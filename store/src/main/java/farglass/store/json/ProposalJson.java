@@ -7,6 +7,7 @@ import farglass.matchup.advise.Proposal;
 import farglass.matchup.advise.Uncertainty;
 import farglass.matchup.model.Exit;
 import farglass.matchup.model.ModelState;
+import farglass.matchup.model.Tempo;
 import farglass.matchup.solve.ForwardPass;
 import farglass.matchup.solve.Option;
 import farglass.matchup.solve.Region;
@@ -67,8 +68,10 @@ public final class ProposalJson {
                         "h2",
                         q.settings().holdOtherFactor(),
                         "elasticity",
-                        q.settings().elasticity()));
+                        q.settings().extraSuccess()));
         Uncertainty u = proposal.uncertainty();
+        Tempo tempo = solved.meeting().model().tempo();
+        m.put("tempo", Row.of("us", tempo.factors(true), "them", tempo.factors(false)));
         m.put("natural", win(solved.natural().win(), u == null ? null : u.natural()));
         m.put("planned", win(solved.planned().win(), u == null ? null : u.planned()));
         m.put(
