@@ -246,7 +246,7 @@ public final class MeetingWriter {
                 .map(Exit::family)
                 .distinct()
                 .count();
-        if (t.even()) {
+        if (t.factors(true).isEmpty()) {
             return say("tempo.even");
         }
         int first = Tempo.moment(0, 0);

@@ -17,12 +17,17 @@ import java.util.TreeMap;
  * marginal likelihood.
  */
 final class TempoFit {
-    /** Strengths in tries; the last is as good as none at all. */
-    private static final double[] GRID = {10, 20, 40, 80, 160, 320, 640, 1280, 1e6};
+    /** Where film is likeliest if nothing changes, nothing does. */
+    private static final double NONE = 5120;
+    /** Strengths in tries. */
+    private static final double[] GRID = {10, 20, 40, 80, 160, 320, 640, 1280, 2560, NONE};
     /** Strength where a library says nothing: nothing changes. */
-    private static final double USUAL = 320;
+    private static final double USUAL = 1280;
     /** Tries that a family must be expected at every third and at every score, or its factors stay 1. */
     private static final double ENOUGH = 20;
+
+    /** Smaller changes are left out: they would cost time and tell nothing. */
+    private static final double NOTICED = 1.02;
 
     private static final int ROUNDS = 12;
 
@@ -167,6 +172,9 @@ final class TempoFit {
         }
         for (int round = 0; round < ROUNDS; round++) {
             for (int kind = 0; kind < 2; kind++) {
+                if (strengths[kind] >= NONE) {
+                    continue;
+                }
                 double[] given = new double[Tempo.MOMENTS];
                 for (int i = 0; i < Tempo.MOMENTS; i++) {
                     given[i] = kind == 0 ? f[1][i % Tempo.THIRDS] : f[0][i / Tempo.THIRDS];
@@ -176,6 +184,12 @@ final class TempoFit {
                 for (int i = 0; i < Tempo.THIRDS; i++) {
                     f[kind][i] = (strengths[kind] + m[0][i]) / (strengths[kind] + level * m[1][i]);
                 }
+            }
+        }
+        for (double[] kind : f) {
+            if (Arrays.stream(kind).max().orElse(1)
+                    < NOTICED * Arrays.stream(kind).min().orElse(1)) {
+                Arrays.fill(kind, 1);
             }
         }
         double sum = 0;
@@ -202,7 +216,6 @@ final class TempoFit {
                 sum += f[i] * c.expected[i];
                 all += c.expected[i];
             }
-            // what an athlete does on average is told by his rates
             double average = all > 0 ? sum / all : 1;
             found.put(family, Arrays.stream(f).map(x -> x / average).toArray());
         });

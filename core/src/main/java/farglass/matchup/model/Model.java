@@ -293,11 +293,6 @@ public final class Model {
         return Tempo.third(ms, lengthMs);
     }
 
-    /** How often a way out is taken at a moment ({@link Tempo#moment}), times a minute. */
-    public double rate(Way w, int moment) {
-        return w.rate() * tempo.factor(w.exit(), moment);
-    }
-
     /** Scheduled length, and overtime where nothing else decides, ms. */
     public long horizonMs() {
         return lengthMs + (rules.counts() ? 0 : rules.overtimeMs());
@@ -341,7 +336,7 @@ public final class Model {
             for (List<List<Way>> kind : List.of(own, theirs, drift)) {
                 for (Way w : kind.get(place)) {
                     for (Branch b : w.branches()) {
-                        sum += rate(w, moment) * b.chance();
+                        sum += w.rate() * tempo.factor(w.exit(), moment) * b.chance();
                     }
                 }
             }

@@ -1,6 +1,8 @@
 package farglass.matchup.model;
 
+import java.util.Arrays;
 import java.util.Map;
+import java.util.stream.Stream;
 
 /**
  * How much more or less often each athlete tries something in a third of the match and at a score than on average
@@ -39,7 +41,26 @@ public final class Tempo {
 
     /** Whether nothing changes with time or score. */
     public boolean even() {
-        return ours.isEmpty() && theirs.isEmpty();
+        return Stream.of(ours, theirs)
+                .flatMap(m -> m.values().stream())
+                .flatMapToDouble(Arrays::stream)
+                .allMatch(f -> f == 1);
+    }
+
+    /** Whether anything changes with who leads. */
+    public boolean byScore() {
+        return changes(ours) || changes(theirs);
+    }
+
+    private static boolean changes(Map<String, double[]> factors) {
+        return factors.values().stream().anyMatch(f -> {
+            for (int i = 0; i < MOMENTS; i++) {
+                if (f[i] != f[moment(i / THIRDS, 0)]) {
+                    return true;
+                }
+            }
+            return false;
+        });
     }
 
     /** Factor on the rate of a way out at a moment; 1 for what nobody does on purpose. */

@@ -101,7 +101,8 @@ public final class FullSimulator {
             runners.add(new Runner(o.rate(x, i), w, Corner.A));
         }
         double slowed = hold ? programme.settings().holdOtherFactor() : 1;
-        model.theirs(s).forEach(w -> runners.add(new Runner(slowed * model.rate(w, moment), w, Corner.B)));
+        model.theirs(s)
+                .forEach(w -> runners.add(new Runner(slowed * w.rate() * programme.factor(w, moment), w, Corner.B)));
         model.drift(s).forEach(w -> runners.add(new Runner(w.rate(), w, null)));
         if (hold || runners.isEmpty()) {
             runners.add(new Runner(hold ? programme.calls(s) : 0, null, null));

@@ -83,7 +83,11 @@ public final class Simulator {
             rows(rows, model.own(s).get(i), o.rate(x, i), phase);
         }
         for (Model.Way w : model.theirs(s)) {
-            rows(rows, w, (hold ? programme.settings().holdOtherFactor() : 1) * model.rate(w, moment), phase);
+            rows(
+                    rows,
+                    w,
+                    (hold ? programme.settings().holdOtherFactor() : 1) * w.rate() * programme.factor(w, moment),
+                    phase);
         }
         for (Model.Way w : model.drift(s)) {
             rows(rows, w, w.rate(), phase);

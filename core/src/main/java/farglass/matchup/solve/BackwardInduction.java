@@ -32,6 +32,7 @@ public final class BackwardInduction {
     final Options[] own;
     final Options[] their;
     private final int moments;
+    private final boolean byScore;
     /** By moment and place. */
     private final Options[][] ownAt;
 
@@ -59,7 +60,8 @@ public final class BackwardInduction {
         int n = model.states().size();
         own = new Options[n];
         their = new Options[n];
-        moments = model.tempo().even() ? 1 : Tempo.MOMENTS;
+        byScore = model.tempo().byScore() && grid.points > 0;
+        moments = model.tempo().even() ? 1 : byScore ? Tempo.MOMENTS : Tempo.THIRDS;
         ownAt = new Options[moments][n];
         theirAt = new Options[moments][n];
         perRate = new double[n];
@@ -78,17 +80,31 @@ public final class BackwardInduction {
     }
 
     private double[] rates(List<Model.Way> ways, int moment) {
-        return ways.stream().mapToDouble(w -> model.rate(w, moment)).toArray();
+        return ways.stream().mapToDouble(w -> w.rate() * factor(w, moment)).toArray();
     }
 
-    /** Moments at which rates differ: 1, or all of {@link Tempo}. */
+    /** Moments at which rates differ: one, three where only the clock tells, or nine. */
     public int moments() {
         return moments;
     }
 
+    /** Whether who leads makes a difference to what is done. */
+    boolean byScore() {
+        return byScore;
+    }
+
+    /** How much more often than on average a way out is taken at a moment. */
+    public double factor(Model.Way w, int moment) {
+        return moments == 1 ? 1 : model.tempo().factor(w.exit(), byScore ? moment : Tempo.moment(moment, 0));
+    }
+
     /** Which moment a step is when ours is ahead by so much. */
     int moment(int step, int lead) {
-        return moments == 1 ? 0 : Tempo.moment(model.third(step * settings.stepMs()), lead);
+        if (moments == 1) {
+            return 0;
+        }
+        int third = model.third(step * settings.stepMs());
+        return byScore ? Tempo.moment(third, lead) : third;
     }
 
     /** Which moment a step is at a score, ours minus theirs; what does not count under the rules is no lead. */

@@ -122,7 +122,9 @@ final class BackwardPass {
     }
 
     private Terms rates(List<Model.Way> ways, int moment, int phase) {
-        double[] rates = ways.stream().mapToDouble(w -> model.rate(w, moment)).toArray();
+        double[] rates = ways.stream()
+                .mapToDouble(w -> w.rate() * programme.factor(w, moment))
+                .toArray();
         return Terms.ofRates(grid, ways, rates, phase);
     }
 
@@ -186,8 +188,8 @@ final class BackwardPass {
         Sums[][] here = sums[programme.late(step) ? 1 : 0];
         here[0][s].drift().into(drift, next, stay, k, a, 0, width);
         called(s, k, a);
-        if (programme.moments() == 1) {
-            part(s, here[0][s], step, k, a, base, 0, width);
+        if (!programme.byScore()) {
+            part(s, here[programme.moment(step, 0)][s], step, k, a, base, 0, width);
         } else {
             for (int lead = -1; lead <= 1; lead++) {
                 int begin = grid.leads(lead, a);

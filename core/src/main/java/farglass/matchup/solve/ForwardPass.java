@@ -175,8 +175,8 @@ public final class ForwardPass {
         if (lo == hi) {
             return;
         }
-        if (programme.moments() == 1) {
-            part(step, s, k, a, 0, lo, hi);
+        if (!programme.byScore()) {
+            part(step, s, k, a, programme.moment(step, 0), lo, hi);
             return;
         }
         for (int lead = -1; lead <= 1; lead++) {
@@ -219,7 +219,7 @@ public final class ForwardPass {
             double f = programme.perRate(s);
             for (int j = 0; j < losses.length; j++) {
                 double rate = factor * theirs.natural(j);
-                double tempo = model.tempo().factor(model.theirs(s).get(j).exit(), moment);
+                double tempo = programme.factor(model.theirs(s).get(j), moment);
                 theirSlopes[s][j][0] += f * factor * tempo * dot(taking, losses[j]);
                 theirSlopes[s][j][1] += f * rate * dot(taking, theirChances[j]);
             }
@@ -262,7 +262,7 @@ public final class ForwardPass {
         }
         for (int i = 0; i < dots.length; i++) {
             double perRate = hold ? o.others[x] * dots[i] : ownSlope(o, x, i, dots, plain);
-            ownSlopes[s][i][0] += f * model.tempo().factor(mine.get(i).exit(), moment) * perRate;
+            ownSlopes[s][i][0] += f * programme.factor(mine.get(i), moment) * perRate;
             ownSlopes[s][i][1] += f * o.rate(x, i) * dot(taking, chances[i]);
         }
     }
