@@ -82,7 +82,10 @@ final class FilmCommand {
             mixinStandardHelpOptions = true)
     int map(
             @Parameters(paramLabel = "FILM") Path path,
-            @Option(names = "--box", paramLabel = "X,Y,W,H", description = "round the match clock, in pixels")
+            @Option(
+                            names = "--box",
+                            paramLabel = "X,Y,W,H",
+                            description = "round the match clock, in pixels; without it the clock is looked for")
                     String box,
             @Option(names = "--direction", paramLabel = "down|up") String direction)
             throws Unreadable {
@@ -134,6 +137,13 @@ final class FilmCommand {
         Map<String, Object> m = new LinkedHashMap<>();
         m.put("segments", segments);
         m.put("shots", found.shots().stream().map(FilmTime::ms).toList());
+        Box clock = found.box();
+        m.put(
+                "regions",
+                clock == null
+                        ? List.of()
+                        : List.of(Map.of(
+                                "what", "clock", "box", List.of(clock.x(), clock.y(), clock.width(), clock.height()))));
         if (!found.readings().isEmpty()) {
             m.put("direction", found.down() ? "down" : "up");
             m.put(

@@ -270,6 +270,10 @@ class WindowTest extends DeskDriver {
         loopReviewAndMeasure(view);
         drawARingAndTakeItBack();
         press(KeyCode.CONTROL, KeyCode.M);
+        await("the clock is found and a map proposed", () -> scene.lookup("#map-sheet") != null);
+        press(KeyCode.ESCAPE);
+        await("it is refused", () -> scene.lookup("#map-sheet") == null);
+        press(KeyCode.CONTROL, KeyCode.ALT, KeyCode.M);
         Bounds b =
                 onFx(() -> find("#clock-veil").localToScreen(find("#clock-veil").getBoundsInLocal()));
         double scale = Math.min(b.getWidth() / 480, b.getHeight() / 270);

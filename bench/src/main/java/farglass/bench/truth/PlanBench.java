@@ -37,6 +37,7 @@ import org.apache.commons.rng.simple.RandomSource;
  */
 public final class PlanBench {
     private static final int MATCHES = 20;
+    private static final int DRAWS = 40;
     private static final SolverSettings SETTINGS =
             SolverSettings.USUAL.emphasis(1).coarse();
     /** The hole and the weapon: log odds, and how much more often the weapon is used. */
@@ -129,7 +130,7 @@ public final class PlanBench {
         double natural = truth.win(null, BackwardInduction.Answer.NEVER);
         Policy carried = best.policy().over(known, allowed);
         return new Found(
-                best.win() - known.win(null, BackwardInduction.Answer.NEVER),
+                promised(m, known, best.policy()),
                 allowed.win(carried, BackwardInduction.Answer.NEVER) - natural,
                 ideal.win() - natural,
                 pressed(ideal, carried, hole));
@@ -143,6 +144,20 @@ public final class PlanBench {
                 .filter(e -> !ours || e.ownAction())
                 .toList();
         return exits.get(rng.nextInt(exits.size()));
+    }
+
+    /** What is shown: the gain of the fixed plan, on average over draws of what may be true. */
+    private static double promised(Meeting m, BackwardInduction known, Policy plan) {
+        return IntStream.range(0, DRAWS)
+                .parallel()
+                .mapToDouble(d -> {
+                    BackwardInduction drawn = new BackwardInduction(
+                            m.draw(RandomSource.XO_RO_SHI_RO_128_PP.create(d)), m.complete(SETTINGS));
+                    return drawn.win(plan.over(known, drawn), BackwardInduction.Answer.NEVER)
+                            - drawn.win(null, BackwardInduction.Answer.NEVER);
+                })
+                .average()
+                .orElse(0);
     }
 
     private static Model shown(Model truth, Model film) {

@@ -10,15 +10,14 @@ import farglass.film.map.MapFinder;
 import farglass.film.map.MapProposal;
 import farglass.match.MatchRecord;
 import farglass.time.ClockMap;
-import farglass.time.SyncPoint;
 import java.nio.file.Path;
-import java.util.List;
 import java.util.Optional;
 import javafx.application.Platform;
 import javafx.scene.input.KeyCode;
 import javafx.scene.layout.Pane;
 import javafx.scene.layout.StackPane;
 import javafx.scene.shape.Rectangle;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Finds the clock map of the open film: the user draws a box round the match clock, the program reads it over the whole
@@ -44,8 +43,22 @@ final class ClockFinder {
         this.screen = screen;
     }
 
-    /** Asks for the box; asked again, gives it up. */
+    /** Looks for the clock all over the picture, in the background; while a box is being drawn, gives that up. */
     void begin() {
+        if (veil != null) {
+            end();
+            return;
+        }
+        if (film.info().get() == null) {
+            desk.notices().problem(Words.of("clock.no-film"));
+            return;
+        }
+        film.player().pause();
+        find(null);
+    }
+
+    /** Asks for a box round the clock; asked again, gives it up. */
+    void draw() {
         if (veil != null) {
             end();
             return;
@@ -95,24 +108,29 @@ final class ClockFinder {
         back.run();
     }
 
-    /** Reads the clock in the box over the whole film, in the background. */
-    void find(Box box) {
+    /** Reads the clock over the whole film, in the background; without a box it is looked for. */
+    void find(@Nullable Box box) {
         MatchRecord r = desk.openRecord().get();
         Path path = angles.path(r);
         long length = r.details().lengthMs();
-        List<SyncPoint> known = FilmSync.points(angles.film(r));
-        desk.tasks().longTask(Words.of("map.reading"), (progress, cancelled) -> {
-            try (FilmFile opened = FilmFile.openForward(path, cancelled)) {
-                MapProposal found = MapFinder.of(opened)
-                        .box(box)
-                        .length(length)
-                        .known(known)
-                        .find(progress, cancelled);
-                Platform.runLater(() -> propose(r, found));
+        String doing = Words.of(box == null ? "map.looking" : "map.reading");
+        desk.tasks().longTask(doing, (progress, cancelled) -> {
+            try (FilmFile opened =
+                    box == null ? FilmFile.open(path, cancelled) : FilmFile.openForward(path, cancelled)) {
+                MapProposal found = MapFinder.of(opened).box(box).length(length).find(progress, cancelled);
+                Platform.runLater(() -> found(r, found));
             } catch (FilmException e) {
                 desk.notices().problem(e.getMessage());
             }
         });
+    }
+
+    private void found(MatchRecord r, MapProposal found) {
+        if (found.box() == null) {
+            desk.notices().problem(Words.of("map.not-found"));
+        } else {
+            propose(r, found);
+        }
     }
 
     private void propose(MatchRecord r, MapProposal found) {

@@ -75,6 +75,7 @@ final class FilmKeys {
                         () -> station.sync(
                                 MatchTime.ofMs(station.record().details().lengthMs())))
                 .on("Ctrl+M", "keys.map", () -> station.clockFinder().begin())
+                .on("Ctrl+Alt+M", "keys.map.box", () -> station.clockFinder().draw())
                 .on("Alt+1", "keys.draw.arrow", () -> draw(Drawing.Kind.ARROW))
                 .on("Alt+2", "keys.draw.line", () -> draw(Drawing.Kind.LINE))
                 .on("Alt+3", "keys.draw.ring", () -> draw(Drawing.Kind.RING))

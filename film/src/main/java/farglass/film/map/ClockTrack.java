@@ -1,22 +1,24 @@
 package farglass.film.map;
 
-import farglass.film.map.DigitBook.Shown;
-import farglass.film.map.DigitBook.Value;
-import farglass.film.studio.Lettering;
-import farglass.type.Typeface;
+import farglass.film.FilmException;
+import farglass.film.text.TextLine;
+import farglass.film.text.TextReader;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
+import java.util.function.BooleanSupplier;
+import java.util.function.DoubleConsumer;
 
 /** The clock of a scanned film, frame by frame. */
 final class ClockTrack {
     /** A reading that stands for a shorter time between two others is a slip of the reader. */
     private static final long SLIP_MS = 120;
-
-    private static final int REFINEMENTS = 2;
-    /** A display this near a change of the clock may show either reading. */
-    private static final long EDGE_MS = 80;
+    /** Less sure readings are none. */
+    private static final double SURE = 0.6;
+    /** Displays this close follow a picture that changes all the time, not a clock that has moved on. */
+    private static final long RESTLESS_MS = FilmScan.DISPLAY_MS + 250;
+    /** A clock may be read a second early or late. */
+    private static final double LOOSE_S = 1.2;
 
     private final int[] seconds;
     private final List<ClockReading> readings;
@@ -28,133 +30,99 @@ final class ClockTrack {
         this.down = down;
     }
 
-    /** A moment whose clock the user has read. */
-    record Known(long filmMs, int seconds) {}
-
-    static ClockTrack of(FilmScan scan, Boolean down, List<Known> known) {
-        List<Shown> shown = new ArrayList<>();
-        for (int i = 0; i < scan.displays().size(); i++) {
-            FilmScan.Display d = scan.displays().get(i);
-            long to = i + 1 < scan.displays().size()
-                    ? scan.ms()[scan.displays().get(i + 1).frame()]
-                    : scan.ms()[scan.ms().length - 1];
-            shown.add(new Shown(scan.ms()[d.frame()], to, Glyph.of(d.picture())));
+    /**
+     * Reads every display of the box.
+     *
+     * @param down whether the clock counts down; null to find out
+     * @throws FilmException when it was cancelled
+     */
+    static ClockTrack of(
+            FilmScan scan, TextReader reader, Boolean down, DoubleConsumer progress, BooleanSupplier cancelled)
+            throws FilmException {
+        int n = scan.displays().size();
+        int[] shown = new int[n];
+        double[] confidence = new double[n];
+        for (int i = 0; i < n; i++) {
+            if (cancelled.getAsBoolean()) {
+                throw new FilmException("Looking for the match clock was cancelled. Nothing was changed.");
+            }
+            TextLine line = reader.read(scan.displays().get(i).picture(), TextReader.Kind.CLOCK);
+            Optional<ClockText> clock = ClockText.of(line).filter(c -> c.confidence() >= SURE);
+            shown[i] = clock.map(ClockText::seconds).orElse(-1);
+            confidence[i] = clock.map(ClockText::confidence).orElse(1.0);
+            if (i % 20 == 0) {
+                progress.accept((double) i / n);
+            }
         }
-        DigitBook book = book(shown, down, known);
-        ClockTrack track = read(scan, shown, book);
-        for (int round = 0; round < REFINEMENTS; round++) {
-            book = refined(scan, shown, track, book);
-            track = read(scan, shown, book);
-        }
-        return track;
+        progress.accept(1);
+        dropMisread(scan, shown);
+        boolean falls = down != null ? down : falls(shown);
+        return frames(scan, shown, confidence, falls);
     }
 
-    /**
-     * The digits learned anew from every display of the stretches in which the clock is known to run, whatever was read
-     * there: a digit once misread is told by its neighbours in time.
-     */
-    private static DigitBook refined(FilmScan scan, List<Shown> shown, ClockTrack track, DigitBook book) {
-        List<float[]> sums = new ArrayList<>();
-        int[] counts = new int[10];
-        for (int d = 0; d < 10; d++) {
-            sums.add(new float[Glyph.WIDTH * Glyph.HEIGHT]);
-        }
-        for (ClockRuns.Run run : ClockRuns.of(track, scan.ms(), 0)) {
-            for (Shown s : shown) {
-                double match = s.fromMs() - run.offsetMs();
-                double phase = Math.floorMod(Math.round(match), 1000L);
-                boolean inside = s.fromMs() >= scan.ms()[run.from()] && s.fromMs() <= scan.ms()[run.to()];
-                if (!inside || phase > 1000 - EDGE_MS || (phase < EDGE_MS && s.toMs() - s.fromMs() < EDGE_MS)) {
+    /** Readings that neither follow the one before nor lead to the one after, while those two fit each other. */
+    private static void dropMisread(FilmScan scan, int[] shown) {
+        int[] read = shown.clone();
+        int before = -1;
+        for (int i = 0; i < read.length; i++) {
+            if (read[i] < 0) {
+                continue;
+            }
+            int after = i + 1;
+            while (after < read.length && read[after] < 0) {
+                after++;
+            }
+            if (before >= 0 && after < read.length) {
+                boolean odd = !follows(scan, read, before, i) && !follows(scan, read, i, after);
+                if (odd && follows(scan, read, before, after)) {
+                    shown[i] = -1;
                     continue;
                 }
-                long begun = (long) Math.floor((match + EDGE_MS) / 1000);
-                String text = digits((int) (track.down() ? -begun : begun));
-                for (int i = 0; text.length() == s.glyphs().size() && i < text.length(); i++) {
-                    int digit = text.charAt(i) - '0';
-                    counts[digit]++;
-                    float[] ink = s.glyphs().get(i).ink();
-                    for (int k = 0; k < ink.length; k++) {
-                        sums.get(digit)[k] += ink[k];
-                    }
-                }
             }
+            before = i;
         }
-        List<Glyph> glyphs = new ArrayList<>();
-        List<Integer> digits = new ArrayList<>();
-        for (int d = 0; d < 10; d++) {
-            if (counts[d] == 0) {
-                return book;
-            }
-            for (int k = 0; k < sums.get(d).length; k++) {
-                sums.get(d)[k] /= counts[d];
-            }
-            glyphs.add(new Glyph(sums.get(d)));
-            digits.add(d);
-        }
-        return DigitBook.of(glyphs, digits, track.down());
     }
 
-    private static ClockTrack read(FilmScan scan, List<Shown> shown, DigitBook book) {
-        int[] seconds = new int[scan.ms().length];
-        double[] confidence = new double[seconds.length];
-        for (int i = 0; i < shown.size(); i++) {
+    /** Whether the clock can have gone from one display to a later one by running, standing, or both. */
+    private static boolean follows(FilmScan scan, int[] read, int from, int to) {
+        long passed = scan.ms()[scan.displays().get(to).frame()]
+                - scan.ms()[scan.displays().get(from).frame()];
+        return Math.abs(read[to] - read[from]) <= passed / 1000.0 + LOOSE_S;
+    }
+
+    /** Whether it goes down by one more often than up. */
+    private static boolean falls(int[] shown) {
+        int sum = 0;
+        int before = -1;
+        for (int s : shown) {
+            if (s >= 0 && before >= 0 && Math.abs(s - before) == 1) {
+                sum += s - before;
+            }
+            before = s >= 0 ? s : before;
+        }
+        return sum <= 0;
+    }
+
+    private static ClockTrack frames(FilmScan scan, int[] shown, double[] confidence, boolean down) {
+        long[] ms = scan.ms();
+        int[] seconds = new int[ms.length];
+        double[] sure = new double[ms.length];
+        for (int i = 0; i < shown.length; i++) {
             int from = scan.displays().get(i).frame();
-            int to = i + 1 < shown.size() ? scan.displays().get(i + 1).frame() : seconds.length;
-            Optional<Value> value = book.read(shown.get(i).glyphs());
+            int to = i + 1 < shown.length ? scan.displays().get(i + 1).frame() : ms.length;
+            // in a restless box nobody knows which of the frames between first showed the next reading
+            boolean restless = i + 1 < shown.length && ms[to] - ms[from] < RESTLESS_MS && shown[i + 1] != shown[i];
             for (int f = from; f < to; f++) {
-                seconds[f] = value.map(Value::seconds).orElse(-1);
-                confidence[f] = value.map(Value::confidence).orElse(1.0);
+                boolean unknown = restless && f > from;
+                seconds[f] = unknown ? -1 : shown[i];
+                sure[f] = unknown ? 1 : confidence[i];
             }
         }
-        dropSlips(seconds, scan.ms());
-        return new ClockTrack(seconds, readings(seconds, confidence, scan.ms()), book.down());
-    }
-
-    private static DigitBook book(List<Shown> shown, Boolean down, List<Known> known) {
-        List<Glyph> glyphs = new ArrayList<>();
-        List<Integer> digits = new ArrayList<>();
-        for (Known k : known) {
-            for (Shown s : shown) {
-                if (s.fromMs() <= k.filmMs() && s.toMs() > k.filmMs()) {
-                    name(s.glyphs(), k.seconds(), glyphs, digits);
-                }
-            }
+        for (int f = 0; !scan.displays().isEmpty() && f < scan.displays().get(0).frame(); f++) {
+            seconds[f] = -1;
         }
-        boolean complete = digits.stream().distinct().count() == 10;
-        Optional<DigitBook> learned = complete ? Optional.empty() : DigitBook.learned(shown, down);
-        return learned.orElseGet(() -> {
-            if (!complete) {
-                shipped(glyphs, digits);
-            }
-            return DigitBook.of(glyphs, digits, down == null || down);
-        });
-    }
-
-    private static void name(List<Glyph> shapes, int seconds, List<Glyph> glyphs, List<Integer> digits) {
-        String text = digits(seconds);
-        if (text.length() == shapes.size()) {
-            for (int i = 0; i < shapes.size(); i++) {
-                glyphs.add(shapes.get(i));
-                digits.add(text.charAt(i) - '0');
-            }
-        }
-    }
-
-    /** The digits of a clock: {@code 605} for 6:05. */
-    private static String digits(int seconds) {
-        return seconds < 0 ? "" : String.format(Locale.ROOT, "%d%02d", seconds / 60, seconds % 60);
-    }
-
-    private static void shipped(List<Glyph> glyphs, List<Integer> digits) {
-        for (Typeface face : Typeface.values()) {
-            for (int d = 0; d < 10; d++) {
-                List<Glyph> drawn = Glyph.of(Lettering.picture(face, Integer.toString(d)));
-                if (drawn.size() == 1) {
-                    glyphs.add(drawn.get(0));
-                    digits.add(d);
-                }
-            }
-        }
+        dropSlips(seconds, ms);
+        return new ClockTrack(seconds, readings(seconds, sure, ms), down);
     }
 
     private static void dropSlips(int[] seconds, long[] ms) {
@@ -163,11 +131,9 @@ final class ClockTrack {
             if (i < seconds.length && seconds[i] == seconds[from]) {
                 continue;
             }
-            boolean slip = from > 0 && i < seconds.length && ms[i] - ms[from] < SLIP_MS;
-            if (slip) {
-                int before = seconds[from - 1];
-                for (int k = from; k < i; k++) {
-                    seconds[k] = before;
+            if (from > 0 && i < seconds.length && ms[i] - ms[from] < SLIP_MS && seconds[from - 1] == seconds[i]) {
+                for (int f = from; f < i; f++) {
+                    seconds[f] = seconds[i];
                 }
             }
             from = i;

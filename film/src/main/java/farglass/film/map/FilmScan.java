@@ -31,6 +31,8 @@ record FilmScan(long[] ms, double[] change, List<Integer> shots, List<Display> d
     private static final double SHOT_LEAST = 7;
 
     private static final int SHOT_NEARBY = 12;
+    /** Displays of a box in which something moves all the time are taken this far apart at the least. */
+    static final long DISPLAY_MS = 350;
     /** Coding noise in a box that shows the same thing stays below this mean difference. */
     private static final double SAME_DISPLAY = 1.2;
 
@@ -59,10 +61,12 @@ record FilmScan(long[] ms, double[] change, List<Integer> shots, List<Display> d
             before = now;
             pictures.add(now);
             if (box != null) {
-                GrayPicture shown = film.gray(i, box);
-                if (displays.isEmpty()
-                        || displays.get(displays.size() - 1).picture().difference(shown) > SAME_DISPLAY) {
-                    displays.add(new Display(i, shown));
+                Display last = displays.isEmpty() ? null : displays.get(displays.size() - 1);
+                if (last == null || ms[i] - ms[last.frame()] >= DISPLAY_MS) {
+                    GrayPicture shown = film.gray(i, box);
+                    if (last == null || last.picture().difference(shown) > SAME_DISPLAY) {
+                        displays.add(new Display(i, shown));
+                    }
                 }
             }
             if (i % 50 == 0) {

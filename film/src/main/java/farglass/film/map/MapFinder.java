@@ -4,11 +4,10 @@ import farglass.film.Box;
 import farglass.film.FilmException;
 import farglass.film.FilmFile;
 import farglass.film.map.ClockRuns.Run;
+import farglass.film.text.TextReader;
 import farglass.time.FilmTime;
 import farglass.time.MatchTime;
 import farglass.time.Segment;
-import farglass.time.SyncPoint;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.function.BooleanSupplier;
 import java.util.function.DoubleConsumer;
@@ -17,12 +16,15 @@ import java.util.function.DoubleConsumer;
 public final class MapFinder {
     /** Confidence of a map made without reading a clock. */
     private static final double GUESS = 0.1;
+    /** Shares of the work, for the progress told. */
+    private static final double LOOKING = 0.3;
+
+    private static final double SCANNING = 0.5;
 
     private final FilmFile film;
     private Box box;
     private Boolean down;
     private Long lengthMs;
-    private List<SyncPoint> known = List.of();
 
     private MapFinder(FilmFile film) {
         this.film = film;
@@ -32,7 +34,7 @@ public final class MapFinder {
         return new MapFinder(film);
     }
 
-    /** Where the match clock stands in the picture; without it only shots are found. */
+    /** Where the match clock stands in the picture; without it, it is looked for. */
     public MapFinder box(Box clock) {
         box = clock;
         return this;
@@ -50,28 +52,34 @@ public final class MapFinder {
         return this;
     }
 
-    /** Moments whose match time the user has set: they name the digits that stand there. */
-    public MapFinder known(List<SyncPoint> points) {
-        known = List.copyOf(points);
-        return this;
-    }
-
     /**
-     * Decodes the film once, on the calling thread.
+     * Decodes the film once and, where no box was given, looks for the clock before; on the calling thread.
      *
-     * @throws FilmException when it is damaged, cancelled, or no clock can be read in the box
+     * @throws FilmException when it is damaged, cancelled, the text reader cannot be loaded, or no clock can be read in the box
      */
     public MapProposal find(DoubleConsumer progress, BooleanSupplier cancelled) throws FilmException {
-        FilmScan scan = FilmScan.of(film, box, progress, cancelled);
+        try (TextReader reader = TextReader.open()) {
+            if (box == null) {
+                box = ClockPlace.find(film, reader, x -> progress.accept(LOOKING * x), cancelled)
+                        .orElse(null);
+            }
+            return find(reader, x -> progress.accept(LOOKING + (1 - LOOKING) * x), cancelled);
+        }
+    }
+
+    private MapProposal find(TextReader reader, DoubleConsumer progress, BooleanSupplier cancelled)
+            throws FilmException {
+        FilmScan scan = FilmScan.of(film, box, x -> progress.accept(SCANNING * x), cancelled);
         List<FilmTime> shots =
                 scan.shots().stream().map(i -> FilmTime.ofMs(scan.ms()[i])).toList();
         long duration = film.info().durationMs();
         if (box == null) {
             Segment whole =
                     new Segment(FilmTime.ofMs(0), FilmTime.ofMs(duration), Segment.Kind.LIVE, MatchTime.ZERO, 1);
-            return new MapProposal(List.of(new MapProposal.Part(whole, GUESS)), shots, List.of(), true);
+            return new MapProposal(List.of(new MapProposal.Part(whole, GUESS)), shots, List.of(), true, null);
         }
-        ClockTrack track = ClockTrack.of(scan, down, named());
+        ClockTrack track =
+                ClockTrack.of(scan, reader, down, x -> progress.accept(SCANNING + (1 - SCANNING) * x), cancelled);
         long length = lengthMs != null ? lengthMs : wholeMinutes(track, scan.ms());
         List<Run> runs = ClockRuns.of(track, scan.ms(), length);
         if (runs.isEmpty()) {
@@ -79,19 +87,7 @@ public final class MapFinder {
                     + " closer round the digits, or type the clock at a few moments (clock 6:30) and try again.");
         }
         List<MapProposal.Part> parts = new SegmentBuilder(scan, track, runs, duration, length).parts();
-        return new MapProposal(parts, shots, track.readings(), track.down());
-    }
-
-    private List<ClockTrack.Known> named() {
-        List<ClockTrack.Known> list = new ArrayList<>();
-        for (SyncPoint p : known) {
-            boolean falling = down == null || down;
-            if (!falling || lengthMs != null) {
-                long clock = falling ? lengthMs - p.match().ms() : p.match().ms();
-                list.add(new ClockTrack.Known(p.film().ms(), (int) Math.round(clock / 1000.0)));
-            }
-        }
-        return list;
+        return new MapProposal(parts, shots, track.readings(), track.down(), box);
     }
 
     /** Matches last whole minutes: the highest reading of a clock that runs, made up to one. */

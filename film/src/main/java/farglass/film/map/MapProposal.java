@@ -1,19 +1,27 @@
 package farglass.film.map;
 
+import farglass.film.Box;
 import farglass.time.ClockMap;
 import farglass.time.FilmTime;
 import farglass.time.Segment;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A clock map as the program sees it, to be accepted or corrected.
  *
  * @param segments in film order, without gaps
  * @param shots moments at which the shot changes
- * @param readings the clock over the film, one entry for each change; empty without a box
+ * @param readings the clock over the film, one entry for each change; empty when none was found
  * @param down whether the clock counts down
+ * @param box where the clock was read; null when none was found
  */
-public record MapProposal(List<Part> segments, List<FilmTime> shots, List<ClockReading> readings, boolean down) {
+public record MapProposal(
+        List<Part> segments,
+        List<FilmTime> shots,
+        List<ClockReading> readings,
+        boolean down,
+        @Nullable Box box) {
     /**
      * A proposed segment.
      *

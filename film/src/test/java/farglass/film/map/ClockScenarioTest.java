@@ -3,10 +3,12 @@ package farglass.film.map;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import farglass.film.FilmException;
 import farglass.film.GrayPicture;
 import farglass.film.map.ClockRuns.Run;
 import farglass.film.map.FilmScan.Display;
 import farglass.film.studio.Lettering;
+import farglass.film.text.TextReader;
 import farglass.time.FilmTime;
 import farglass.time.Segment;
 import farglass.type.Typeface;
@@ -15,6 +17,8 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 
 /** Broadcasts as the scanner would see them, without a film: what the clock box shows frame by frame. */
@@ -23,6 +27,18 @@ class ClockScenarioTest {
     private static final long FRAME = 40;
     private static final GrayPicture MAT = flat();
     private static final Map<String, GrayPicture> DRAWN = new HashMap<>();
+
+    private static TextReader reader;
+
+    @BeforeAll
+    static void open() throws FilmException {
+        reader = TextReader.open();
+    }
+
+    @AfterAll
+    static void close() {
+        reader.close();
+    }
 
     private final List<GrayPicture> shown = new ArrayList<>();
     private final List<Double> change = new ArrayList<>();
@@ -48,7 +64,7 @@ class ClockScenarioTest {
 
     private GrayPicture clock(long matchMs) {
         long seconds = down ? (LENGTH - matchMs + 999) / 1000 : matchMs / 1000;
-        String text = String.format(Locale.ROOT, "%d %02d", seconds / 60, seconds % 60);
+        String text = String.format(Locale.ROOT, "%d:%02d", seconds / 60, seconds % 60);
         return DRAWN.computeIfAbsent(text, t -> Lettering.picture(Typeface.SANS_SEMIBOLD, t));
     }
 
@@ -93,9 +109,13 @@ class ClockScenarioTest {
         return new FilmScan(ms, moved, List.copyOf(shots), displays, small);
     }
 
-    private List<Segment> segments(Boolean direction) {
+    private static ClockTrack track(FilmScan scan, Boolean direction) throws FilmException {
+        return ClockTrack.of(scan, reader, direction, x -> {}, () -> false);
+    }
+
+    private List<Segment> segments(Boolean direction) throws FilmException {
         FilmScan scan = scan();
-        ClockTrack track = ClockTrack.of(scan, direction, List.of());
+        ClockTrack track = track(scan, direction);
         assertThat(track.down()).isEqualTo(down);
         List<Run> runs = ClockRuns.of(track, scan.ms(), LENGTH);
         return new SegmentBuilder(scan, track, runs, shown.size() * FRAME, LENGTH)
@@ -119,7 +139,7 @@ class ClockScenarioTest {
     }
 
     @Test
-    void aClockThatOnlyRunsIsLiveFromItsFirstSecond() {
+    void aClockThatOnlyRunsIsLiveFromItsFirstSecond() throws Exception {
         standing(0, 3000);
         live(0, 40_000);
         List<Segment> found = segments(null);
@@ -129,7 +149,7 @@ class ClockScenarioTest {
     }
 
     @Test
-    void aStoppageIsPlacedWhereThePictureChanges() {
+    void aStoppageIsPlacedWhereThePictureChanges() throws Exception {
         live(0, 22_400);
         standing(22_400, 7_000);
         live(22_400, 50_000);
@@ -141,7 +161,7 @@ class ClockScenarioTest {
     }
 
     @Test
-    void aHiddenClockInAStoppageIsAReplay() {
+    void aHiddenClockInAStoppageIsAReplay() throws Exception {
         live(0, 22_400);
         standing(22_400, 2_000);
         hidden(6_000);
@@ -159,7 +179,7 @@ class ClockScenarioTest {
     }
 
     @Test
-    void aClockThatRunsOnBehindAReplayLeavesAGapOfMatchTime() {
+    void aClockThatRunsOnBehindAReplayLeavesAGapOfMatchTime() throws Exception {
         live(0, 22_000);
         hidden(6_000);
         live(28_000, 60_000);
@@ -170,7 +190,7 @@ class ClockScenarioTest {
     }
 
     @Test
-    void missingFilmIsACutAtTheChangeOfShot() {
+    void missingFilmIsACutAtTheChangeOfShot() throws Exception {
         live(0, 20_000);
         cut();
         frame(clock(47_000), 20);
@@ -182,7 +202,7 @@ class ClockScenarioTest {
     }
 
     @Test
-    void aClockThatCountsUpIsFoundOutToDoSo() {
+    void aClockThatCountsUpIsFoundOutToDoSo() throws Exception {
         down = false;
         live(0, 45_000);
         standing(45_000, 5_000);
@@ -193,7 +213,7 @@ class ClockScenarioTest {
     }
 
     @Test
-    void filmThatBeginsInTheMiddleBeginsLiveThere() {
+    void filmThatBeginsInTheMiddleBeginsLiveThere() throws Exception {
         live(100_000, 150_000);
         List<Segment> found = segments(true);
         assertThat(kinds(found)).containsExactly(Segment.Kind.LIVE);
@@ -201,7 +221,7 @@ class ClockScenarioTest {
     }
 
     @Test
-    void timeThatRunsOutEndsTheMatch() {
+    void timeThatRunsOutEndsTheMatch() throws Exception {
         live(255_000, 300_000);
         standing(300_000, 4_000);
         List<Segment> found = segments(true);
@@ -210,35 +230,24 @@ class ClockScenarioTest {
     }
 
     @Test
-    void momentsTheUserHasReadNameTheDigitsOfAShortFilm() {
+    void everyFrameOfAShortFilmIsReadToo() throws Exception {
         live(0, 11_000);
-        FilmScan scan = scan();
-        List<ClockTrack.Known> known = new ArrayList<>();
-        for (long ms = 500; ms < 11_000; ms += 1000) {
-            known.add(new ClockTrack.Known(ms, (int) ((LENGTH - ms + 999) / 1000)));
-        }
-        ClockTrack track = ClockTrack.of(scan, true, known);
+        ClockTrack track = track(scan(), null);
+        assertThat(track.down()).isTrue();
         for (int i = 0; i < shown.size(); i++) {
             assertThat(track.at(i)).isEqualTo((int) ((LENGTH - i * FRAME + 999) / 1000));
         }
     }
 
+    /** One display in ten shows something else for a moment: it neither breaks a run nor is believed. */
     @Test
-    void darkDigitsOnALightBoardWithARimAreDigitsToo() {
-        GrayPicture light = Lettering.picture(Typeface.SANS, "7 31");
-        byte[] pixels = new byte[light.pixels().length];
-        for (int i = 0; i < pixels.length; i++) {
-            pixels[i] = (byte) (230 - (light.pixels()[i] & 0xff) * 200 / 255);
+    void whatIsMisreadBetweenTwoReadingsThatFitIsDropped() throws Exception {
+        live(0, 20_000);
+        for (int i = 260; i < 270; i++) {
+            shown.set(i, clock(170_000));
         }
-        for (int x = 0; x < light.width(); x++) {
-            pixels[x] = 20;
-            pixels[(light.height() - 1) * light.width() + x] = 20;
-        }
-        List<Glyph> dark = Glyph.of(new GrayPicture(light.width(), light.height(), pixels));
-        List<Glyph> plain = Glyph.of(light);
-        assertThat(dark).hasSize(3);
-        for (int i = 0; i < 3; i++) {
-            assertThat(dark.get(i).distance(plain.get(i))).isLessThan(0.06);
-        }
+        List<Segment> found = segments(true);
+        assertThat(kinds(found)).containsExactly(Segment.Kind.LIVE);
+        assertThat(matchAt(found, 15_000)).isCloseTo(15_000, within(60L));
     }
 }

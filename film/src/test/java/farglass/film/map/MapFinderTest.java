@@ -7,8 +7,8 @@ import static org.assertj.core.api.Assertions.within;
 import farglass.film.Box;
 import farglass.film.FilmException;
 import farglass.film.FilmFile;
+import farglass.film.Mp4Writer;
 import farglass.film.studio.Footage;
-import farglass.film.studio.Lettering;
 import farglass.lexicon.Lexicon;
 import farglass.match.Corner;
 import farglass.match.MatchAthlete;
@@ -20,15 +20,13 @@ import farglass.time.ClockMap;
 import farglass.time.FilmTime;
 import farglass.time.MatchTime;
 import farglass.time.Segment;
-import farglass.type.Typeface;
+import java.awt.Color;
+import java.awt.Graphics2D;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
-import org.junit.jupiter.params.ParameterizedTest;
-import org.junit.jupiter.params.provider.CsvSource;
 
 /** Made-up broadcasts, of which the true map is known. */
 class MapFinderTest {
@@ -141,7 +139,50 @@ class MapFinderTest {
             assertThatExceptionOfType(FilmException.class)
                     .isThrownBy(() -> MapFinder.of(film).box(CLOCK).find(x -> {}, () -> true))
                     .withMessageContaining("cancelled");
-            assertThat(MapFinder.of(film).find(x -> {}, () -> false).readings()).isEmpty();
+        }
+    }
+
+    /** Nobody draws a box: the clock is found among names and points, and the map is the same. */
+    @Test
+    void theClockIsFoundWithoutABox() throws Exception {
+        ClockMap truth =
+                ClockMap.of(List.of(Segment.blank(0, 2000, Segment.Kind.OTHER), Segment.live(2000, 40_000, 0)));
+        List<Double> told = new ArrayList<>();
+        try (FilmFile film = FilmFile.open(film(truth))) {
+            MapProposal found = MapFinder.of(film).find(told::add, () -> false);
+            assertThat(found.box().x()).isBetween(CLOCK.x() - 20, CLOCK.x() + CLOCK.width());
+            assertThat(found.box().y()).isBetween(CLOCK.y() - 20, CLOCK.y() + CLOCK.height());
+            for (long ms = 3000; ms < 39_000; ms += 1000) {
+                Segment s = found.map().at(FilmTime.ofMs(ms)).orElseThrow();
+                assertThat(s.kind()).isEqualTo(Segment.Kind.LIVE);
+                assertThat(s.matchTime(FilmTime.ofMs(ms)).ms()).isCloseTo(ms - 2000, within(150L));
+            }
+        }
+        assertThat(told).isSorted().allMatch(x -> x >= 0 && x <= 1);
+    }
+
+    @Test
+    void aFilmWithoutAnyClockSaysSo() throws Exception {
+        Path plain = folder.resolve("plain.mp4");
+        new Mp4Writer(320, 180, 25, 200_000, 25)
+                .write(
+                        plain,
+                        150,
+                        (picture, i) -> {
+                            Graphics2D g = picture.createGraphics();
+                            g.setColor(new Color(60, 90 + i % 40, 120));
+                            g.fillRect(0, 0, 320, 180);
+                            g.setColor(Color.WHITE);
+                            g.fillOval(i, 60, 40, 40);
+                            g.dispose();
+                        },
+                        x -> {},
+                        () -> false);
+        try (FilmFile film = FilmFile.open(plain)) {
+            MapProposal found = MapFinder.of(film).find(x -> {}, () -> false);
+            assertThat(found.box()).isNull();
+            assertThat(found.readings()).isEmpty();
+            assertThat(kinds(found.map())).containsExactly(Segment.Kind.LIVE);
         }
     }
 
@@ -155,39 +196,5 @@ class MapFinderTest {
         difference[120] = 16;
         difference[150] = 5;
         assertThat(FilmScan.shots(difference)).containsExactly(50, 120);
-    }
-
-    /**
-     * Any typeface, counting either way, with film missing in the middle: the digits are learned from the running
-     * clock.
-     */
-    @ParameterizedTest
-    @CsvSource({"SERIF_SEMIBOLD, true", "SERIF_SEMIBOLD, false", "SANS, true", "CONDENSED_MEDIUM, false"})
-    void aRunningClockNamesItsOwnDigits(Typeface face, boolean down) {
-        List<DigitBook.Shown> shown = new ArrayList<>();
-        List<Integer> truth = new ArrayList<>();
-        long ms = 0;
-        for (int i = 0; i < 95; i++) {
-            int at = i < 50 ? i : i + 40;
-            int seconds = down ? 300 - at : 25 + at;
-            String text = String.format(Locale.ROOT, "%d %02d", seconds / 60, seconds % 60);
-            shown.add(new DigitBook.Shown(ms, ms + 1000, Glyph.of(Lettering.picture(face, text))));
-            truth.add(seconds);
-            ms += 1000;
-        }
-        DigitBook book = DigitBook.learned(shown, null).orElseThrow();
-        assertThat(book.down()).isEqualTo(down);
-        for (int i = 0; i < shown.size(); i++) {
-            assertThat(book.read(shown.get(i).glyphs()).map(DigitBook.Value::seconds))
-                    .contains(truth.get(i));
-        }
-    }
-
-    @Test
-    void aClockThatStandsTeachesNothing() {
-        List<Glyph> glyphs = Glyph.of(Lettering.picture(Typeface.SANS, "4 32"));
-        assertThat(glyphs).hasSize(3);
-        List<DigitBook.Shown> shown = List.of(new DigitBook.Shown(0, 60_000, glyphs));
-        assertThat(DigitBook.learned(shown, null)).isEmpty();
     }
 }

@@ -1,0 +1,209 @@
+package farglass.film.map;
+
+import farglass.film.Box;
+import farglass.film.FilmException;
+import farglass.film.FilmFile;
+import farglass.film.text.TextFinder;
+import farglass.film.text.TextLine;
+import farglass.film.text.TextReader;
+import farglass.time.FilmTime;
+import java.nio.ByteBuffer;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.BooleanSupplier;
+import java.util.function.DoubleConsumer;
+
+/**
+ * Where the match clock stands in a film that nobody has drawn a box for. Text is looked for in some pictures all over
+ * the film; what reads like a clock is read once more a little later in the same place. Of the places, that of a match
+ * clock is the one whose clock runs, in one direction, and now and then stands or is hidden; a bar of a player runs with
+ * the film itself from nought and is no clock of the match.
+ */
+final class ClockPlace {
+    /** Pictures in which text is looked for. */
+    private static final int PICTURES = 14;
+    /** Width that text is looked for at; larger pictures are brought to it, for time. */
+    private static final int WIDTH = 960;
+    /** A clock that runs has moved by so much when it is read once more, ms. */
+    private static final long LATER_MS = 2000;
+
+    private static final double LOOSE_S = 1.01;
+    /** Readings of a place below which nothing can be told. */
+    private static final int LEAST = 3;
+    /** Share of a clock's height that is kept round it. */
+    private static final double MARGIN = 0.25;
+    /** Two lines whose middles are closer than this share of their height stand in one place. */
+    private static final double NEAR = 0.8;
+    /** A clock that shows the film's own time this often is that of a player. */
+    private static final double PLAYER = 0.9;
+
+    private final FilmFile film;
+    private final TextFinder finder;
+    private final TextReader reader;
+    private final List<Place> places = new ArrayList<>();
+
+    /** A place where a clock was read, with its readings in pairs. */
+    private static final class Place {
+        private Box box;
+        private final List<Pair> pairs = new ArrayList<>();
+
+        Place(Box box) {
+            this.box = box;
+        }
+
+        boolean holds(Box b) {
+            double near = NEAR * Math.max(box.height(), b.height());
+            return Math.abs(2 * box.x() + box.width() - 2 * b.x() - b.width()) < 2 * near
+                    && Math.abs(2 * box.y() + box.height() - 2 * b.y() - b.height()) < 2 * near;
+        }
+    }
+
+    /**
+     * A clock read twice.
+     *
+     * @param filmMs of the first reading
+     * @param first seconds shown
+     * @param second seconds shown a little later; -1 when it could not be read
+     */
+    private record Pair(long filmMs, long laterMs, int first, int second) {
+        /** 1 when it ran up, -1 down, 0 when it stood; null when it did anything else. */
+        Integer way() {
+            double passed = (laterMs - filmMs) / 1000.0;
+            if (second < 0) {
+                return null;
+            }
+            if (second == first) {
+                return 0;
+            }
+            boolean runs = Math.abs(Math.abs(second - first) - passed) <= LOOSE_S;
+            return runs ? Integer.signum(second - first) : null;
+        }
+    }
+
+    private ClockPlace(FilmFile film, TextFinder finder, TextReader reader) {
+        this.film = film;
+        this.finder = finder;
+        this.reader = reader;
+    }
+
+    /**
+     * The box of the match clock; empty when no clock runs anywhere.
+     *
+     * @throws FilmException when the film is damaged, the text reader cannot be loaded, or it was cancelled
+     */
+    static Optional<Box> find(FilmFile film, TextReader reader, DoubleConsumer progress, BooleanSupplier cancelled)
+            throws FilmException {
+        try (TextFinder finder = TextFinder.open()) {
+            return new ClockPlace(film, finder, reader).find(progress, cancelled);
+        }
+    }
+
+    private Optional<Box> find(DoubleConsumer progress, BooleanSupplier cancelled) throws FilmException {
+        int width = Math.min(WIDTH, film.info().width());
+        int height = Math.max(1, (int)
+                Math.round(film.info().height() * (double) width / film.info().width()));
+        ByteBuffer picture = ByteBuffer.allocateDirect(4 * width * height);
+        long duration = film.info().durationMs();
+        for (int i = 0; i < PICTURES; i++) {
+            if (cancelled.getAsBoolean()) {
+                throw new FilmException("Looking for the match clock was cancelled. Nothing was changed.");
+            }
+            long ms = Math.round((i + 0.5) / PICTURES * duration);
+            int frame = film.nearest(film.frameAt(FilmTime.ofMs(ms)));
+            film.picture(frame, picture, width, height);
+            List<Box> lines = new ArrayList<>();
+            for (Box b : finder.find(picture, width, height)) {
+                lines.add(whole(b, width));
+            }
+            look(frame, lines);
+            progress.accept((i + 1.0) / PICTURES);
+        }
+        return places.stream()
+                .filter(p -> p.pairs.size() >= LEAST && !player(p))
+                .filter(p -> running(p) >= 2)
+                .max(Comparator.comparingDouble(ClockPlace::running))
+                .map(p -> p.box);
+    }
+
+    /** A box of the small picture in the picture as stored. */
+    private Box whole(Box b, int width) {
+        double scale = film.info().width() / (double) width;
+        int x = (int) Math.floor(b.x() * scale);
+        int y = (int) Math.floor(b.y() * scale);
+        return new Box(x, y, Math.max(1, (int) Math.ceil(b.width() * scale)), Math.max(1, (int)
+                        Math.ceil(b.height() * scale)))
+                .within(film.info().width(), film.info().height());
+    }
+
+    private void look(int frame, List<Box> lines) throws FilmException {
+        List<Place> seen = new ArrayList<>();
+        List<Integer> shown = new ArrayList<>();
+        for (Box line : lines) {
+            TextLine text = reader.read(film.gray(frame, line), TextReader.Kind.ANY);
+            Optional<ClockText> clock = ClockText.of(text);
+            if (clock.isPresent()) {
+                seen.add(place(part(line, clock.get())));
+                shown.add(clock.get().seconds());
+            }
+        }
+        if (seen.isEmpty()) {
+            return;
+        }
+        long ms = film.timeOf(frame).ms();
+        int next = film.nearest(film.frameAt(FilmTime.ofMs(Math.min(film.info().durationMs() - 1, ms + LATER_MS))));
+        for (int i = 0; i < seen.size(); i++) {
+            TextLine text = reader.read(film.gray(next, seen.get(i).box), TextReader.Kind.CLOCK);
+            int later = ClockText.of(text).map(ClockText::seconds).orElse(-1);
+            seen.get(i).pairs.add(new Pair(ms, film.timeOf(next).ms(), shown.get(i), later));
+        }
+    }
+
+    /** Where the clock stands in its line, with a margin. */
+    private Box part(Box line, ClockText clock) {
+        int margin = (int) Math.ceil(MARGIN * line.height());
+        int from = (int) Math.floor(line.x() + clock.from() * line.width()) - margin;
+        int to = (int) Math.ceil(line.x() + clock.to() * line.width()) + margin;
+        int x = Math.max(0, from);
+        return new Box(x, line.y(), Math.max(1, to - x), line.height())
+                .within(film.info().width(), film.info().height());
+    }
+
+    private Place place(Box box) {
+        for (Place p : places) {
+            if (p.holds(box)) {
+                int x = Math.min(p.box.x(), box.x());
+                int y = Math.min(p.box.y(), box.y());
+                int right = Math.max(p.box.x() + p.box.width(), box.x() + box.width());
+                int bottom = Math.max(p.box.y() + p.box.height(), box.y() + box.height());
+                p.box = new Box(x, y, right - x, bottom - y);
+                return p;
+            }
+        }
+        Place p = new Place(box);
+        places.add(p);
+        return p;
+    }
+
+    /** Pairs in which the clock ran the way it usually runs, and a little for those in which it stood. */
+    private static double running(Place p) {
+        int up = 0;
+        int down = 0;
+        int stood = 0;
+        for (Pair pair : p.pairs) {
+            Integer way = pair.way();
+            up += way != null && way > 0 ? 1 : 0;
+            down += way != null && way < 0 ? 1 : 0;
+            stood += way != null && way == 0 ? 1 : 0;
+        }
+        return Math.abs(up - down) + 0.1 * stood;
+    }
+
+    private static boolean player(Place p) {
+        long own = p.pairs.stream()
+                .filter(x -> Math.abs(x.filmMs() / 1000.0 - x.first()) <= LOOSE_S)
+                .count();
+        return own >= PLAYER * p.pairs.size();
+    }
+}
