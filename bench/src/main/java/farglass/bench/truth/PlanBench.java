@@ -170,7 +170,9 @@ public final class PlanBench {
         return 1 / (1 + (1 - chance) / chance * Math.exp(-odds));
     }
 
-    /** Of the cells of the hole's place in which the best plan takes it, the share in which another does; NaN without. */
+    /**
+     * Of the cells of the hole's place in which the best plan takes it, the share in which another does; NaN without.
+     */
     private static double pressed(Solution ideal, Policy plan, Exit hole) {
         BackwardInduction p = ideal.programme();
         int s = p.model().indexOf(hole.from());

@@ -56,8 +56,8 @@ final class LocalRecords {
     private record Action(String athlete, ModelState place, String what) {}
 
     /**
-     * Weighted counts against what the fit expects; hoped are the tries expected to work. Of those expected and decided,
-     * some were against the very opponent at hand.
+     * Weighted counts against what the fit expects; hoped are the tries expected to work. Of those expected and
+     * decided, some were against the very opponent at hand.
      */
     static final class Local {
         static final Local NONE = new Local();

@@ -12,9 +12,9 @@ import java.util.TreeMap;
 /**
  * How rates change with the third of the match (tiredness) and with who leads (ruling M29): factors by technique family
  * on what is usual where the athletes were, of the whole library, and of one athlete shrunk toward it. Third and score
- * act as a product, as in a log-linear model of main effects, fitted by iterative proportional fitting (Bishop, Fienberg
- * and Holland, Discrete Multivariate Analysis, 1975, ch. 3) with Gamma priors around 1 whose strengths are chosen by
- * marginal likelihood.
+ * act as a product, as in a log-linear model of main effects, fitted by iterative proportional fitting (Bishop,
+ * Fienberg and Holland, Discrete Multivariate Analysis, 1975, ch. 3) with Gamma priors around 1 whose strengths are
+ * chosen by marginal likelihood.
  */
 final class TempoFit {
     /** Where film is likeliest if nothing changes, nothing does. */
@@ -201,7 +201,9 @@ final class TempoFit {
         return Arrays.stream(product).map(x -> x / average).toArray();
     }
 
-    /** The factors of an athlete by family, for each moment as that athlete sees the score; families without are even. */
+    /**
+     * The factors of an athlete by family, for each moment as that athlete sees the score; families without are even.
+     */
     Map<String, double[]> of(String athlete) {
         Map<String, double[]> found = new TreeMap<>();
         Map<String, Cells> own = byAthlete.getOrDefault(athlete, Map.of());

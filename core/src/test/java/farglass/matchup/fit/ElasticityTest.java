@@ -12,7 +12,9 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
 class ElasticityTest {
-    /** In some matches all is tried three times as often as in others; success falls with it by a power, or does not. */
+    /**
+     * In some matches all is tried three times as often as in others; success falls with it by a power, or does not.
+     */
     @ParameterizedTest
     @CsvSource({"0, 0.93, 1.0", "-0.35, 0.55, 0.75"})
     void theElasticityOfSuccessIsFoundAgain(double power, double least, double most) {

@@ -50,7 +50,9 @@ class SimulatorTest {
         assertThat(played.visited()).containsEntry("STD=", 1.0);
     }
 
-    /** Rates that change with time and score (ruling M29): the programme, both simulators and the forward pass agree. */
+    /**
+     * Rates that change with time and score (ruling M29): the programme, both simulators and the forward pass agree.
+     */
     @ParameterizedTest
     @CsvSource({"brisa-tolendt, points-gi", "juno-fastrel, late-points", "odile-marrowen, submission-only"})
     void whatChangesWithTimeAndScoreIsTheSameInAllThree(String them, String rules) {

@@ -18,8 +18,8 @@ import java.util.function.DoubleConsumer;
 /**
  * Where the match clock stands in a film that nobody has drawn a box for. Text is looked for in some pictures all over
  * the film; what reads like a clock is read once more a little later in the same place. Of the places, that of a match
- * clock is the one whose clock runs, in one direction, and now and then stands or is hidden; a bar of a player runs with
- * the film itself from nought and is no clock of the match.
+ * clock is the one whose clock runs, in one direction, and now and then stands or is hidden; a bar of a player runs
+ * with the film itself from nought and is no clock of the match.
  */
 final class ClockPlace {
     /** Pictures in which text is looked for. */

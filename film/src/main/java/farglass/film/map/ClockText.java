@@ -14,7 +14,9 @@ import java.util.regex.Pattern;
  * @param confidence of the reading, 0..1
  */
 record ClockText(int seconds, double from, double to, double confidence) {
-    /** Minutes and seconds that are not part of a longer number; a point or a space may have been read for the colon. */
+    /**
+     * Minutes and seconds that are not part of a longer number; a point or a space may have been read for the colon.
+     */
     private static final Pattern CLOCK = Pattern.compile("(?<![0-9])([0-9]{1,2})[:.;] ?([0-5][0-9])(?![0-9])");
     /** The last seconds with tenths. */
     private static final Pattern TENTHS = Pattern.compile("(?<![0-9:])([0-5]?[0-9])\\.[0-9](?![0-9])");

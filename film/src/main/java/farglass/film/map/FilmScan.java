@@ -25,12 +25,9 @@ record FilmScan(long[] ms, double[] change, List<Integer> shots, List<Display> d
     private static final int WIDTH = 48;
 
     private static final int HEIGHT = 27;
-    /** A shot changes where the picture differs this many times more than it usually does nearby, ... */
-    private static final double SHOT_TIMES = 6;
-    /** ... and by at least this much; a pan across a mat stays below. */
-    private static final double SHOT_LEAST = 7;
+    /** Pixels picked for one of the small picture, across and down: their mean is smooth enough to compare edges. */
+    private static final int PICKED = 3;
 
-    private static final int SHOT_NEARBY = 12;
     /** Displays of a box in which something moves all the time are taken this far apart at the least. */
     static final long DISPLAY_MS = 350;
     /** Coding noise in a box that shows the same thing stays below this mean difference. */
@@ -56,7 +53,7 @@ record FilmScan(long[] ms, double[] change, List<Integer> shots, List<Display> d
                 throw new FilmException("Looking for the match clock was cancelled. Nothing was changed.");
             }
             ms[i] = film.timeOf(i).ms();
-            GrayPicture now = film.thumbnail(i, WIDTH, HEIGHT);
+            GrayPicture now = smoothed(film.thumbnail(i, PICKED * WIDTH, PICKED * HEIGHT));
             difference[i] = before == null ? 0 : now.difference(before);
             before = now;
             pictures.add(now);
@@ -74,7 +71,7 @@ record FilmScan(long[] ms, double[] change, List<Integer> shots, List<Display> d
             }
         }
         progress.accept(1);
-        return new FilmScan(ms, difference, shots(difference), displays, pictures);
+        return new FilmScan(ms, difference, ShotFinder.of(pictures, ms), displays, pictures);
     }
 
     /** The frame on screen at a film moment. */
@@ -88,18 +85,19 @@ record FilmScan(long[] ms, double[] change, List<Integer> shots, List<Display> d
         return pictures.get(frameAt(filmMs)).difference(pictures.get(frameAt(other)));
     }
 
-    static List<Integer> shots(double[] difference) {
-        List<Integer> shots = new ArrayList<>();
-        for (int i = 1; i < difference.length; i++) {
-            int from = Math.max(1, i - SHOT_NEARBY);
-            int to = Math.min(difference.length, i + SHOT_NEARBY + 1);
-            double[] near = Arrays.copyOfRange(difference, from, to);
-            Arrays.sort(near);
-            double usual = near[near.length / 2];
-            if (difference[i] >= SHOT_LEAST && difference[i] >= SHOT_TIMES * usual) {
-                shots.add(i);
+    private static GrayPicture smoothed(GrayPicture picked) {
+        byte[] pixels = new byte[WIDTH * HEIGHT];
+        for (int y = 0; y < HEIGHT; y++) {
+            for (int x = 0; x < WIDTH; x++) {
+                int sum = 0;
+                for (int v = 0; v < PICKED; v++) {
+                    for (int u = 0; u < PICKED; u++) {
+                        sum += picked.at(PICKED * x + u, PICKED * y + v);
+                    }
+                }
+                pixels[y * WIDTH + x] = (byte) (sum / (PICKED * PICKED));
             }
         }
-        return shots;
+        return new GrayPicture(WIDTH, HEIGHT, pixels);
     }
 }

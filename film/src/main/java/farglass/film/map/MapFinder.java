@@ -55,7 +55,8 @@ public final class MapFinder {
     /**
      * Decodes the film once and, where no box was given, looks for the clock before; on the calling thread.
      *
-     * @throws FilmException when it is damaged, cancelled, the text reader cannot be loaded, or no clock can be read in the box
+     * @throws FilmException when it is damaged, cancelled, the text reader cannot be loaded, or no clock can be read in
+     * the box
      */
     public MapProposal find(DoubleConsumer progress, BooleanSupplier cancelled) throws FilmException {
         try (TextReader reader = TextReader.open()) {

@@ -185,16 +185,4 @@ class MapFinderTest {
             assertThat(kinds(found.map())).containsExactly(Segment.Kind.LIVE);
         }
     }
-
-    @Test
-    void changesOfShotStandOutFromMotion() {
-        double[] difference = new double[200];
-        for (int i = 0; i < 200; i++) {
-            difference[i] = 1.5 + Math.sin(i / 3.0);
-        }
-        difference[50] = 30;
-        difference[120] = 16;
-        difference[150] = 5;
-        assertThat(FilmScan.shots(difference)).containsExactly(50, 120);
-    }
 }
