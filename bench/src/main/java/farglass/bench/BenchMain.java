@@ -1,5 +1,6 @@
 package farglass.bench;
 
+import farglass.bench.clip.ClipBench;
 import farglass.bench.fault.FrameFaults;
 import farglass.bench.fault.InputFaults;
 import farglass.bench.fault.KillFaults;
@@ -43,6 +44,8 @@ public final class BenchMain {
     private static final int TWO_HOURS = 120;
     private static final int USUAL_INPUTS = 20_000;
     private static final int USUAL_KILLS = 1000;
+    private static final int USUAL_CLIPS = 60;
+
     private static final int USUAL_WORLDS = 24;
 
     private BenchMain() {}
@@ -59,6 +62,14 @@ public final class BenchMain {
         if (List.of("CoverageBench", "ChainsBench", "WinChanceBench", "PlanBench")
                 .contains(chosen)) {
             truth(chosen, args.length > 1 ? Integer.parseInt(args[1]) : USUAL_WORLDS);
+            System.exit(0);
+        }
+        if (chosen.equals("ClipBench")) {
+            if (args.length < 2) {
+                System.err.println("ClipBench FOLDER [CLIPS]: a folder of camera films to lay graphics over");
+                System.exit(2);
+            }
+            ClipBench.start(Path.of(args[1]), args.length > 2 ? Integer.parseInt(args[2]) : USUAL_CLIPS);
             System.exit(0);
         }
         if (chosen.endsWith("Faults")) {

@@ -1,0 +1,2 @@
+/** Broadcasts made of real camera film with a graphic laid over it, of which the true clock map is known. */
+package farglass.bench.clip;
