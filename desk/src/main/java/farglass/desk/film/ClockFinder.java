@@ -45,29 +45,30 @@ final class ClockFinder {
 
     /** Looks for the clock all over the picture, in the background; while a box is being drawn, gives that up. */
     void begin() {
+        if (ready()) {
+            find(null);
+        }
+    }
+
+    /** Whether there is a film to look at; a box that is being drawn is given up instead. */
+    private boolean ready() {
         if (veil != null) {
             end();
-            return;
+            return false;
         }
         if (film.info().get() == null) {
             desk.notices().problem(Words.of("clock.no-film"));
-            return;
+            return false;
         }
         film.player().pause();
-        find(null);
+        return true;
     }
 
     /** Asks for a box round the clock; asked again, gives it up. */
     void draw() {
-        if (veil != null) {
-            end();
+        if (!ready()) {
             return;
         }
-        if (film.info().get() == null) {
-            desk.notices().problem(Words.of("clock.no-film"));
-            return;
-        }
-        film.player().pause();
         desk.notices().done(Words.of("map.draw"));
         Rectangle box = new Rectangle();
         box.getStyleClass().add("clock-box");
