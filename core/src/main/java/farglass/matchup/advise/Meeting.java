@@ -80,7 +80,10 @@ public final class Meeting {
         return s.elasticity() == null ? s.elasticity(rates.elasticity()) : s;
     }
 
-    /** Fits the rates of both; takes about a second on a large library. */
+    /**
+     * Fits the rates of both; takes under a second on a usual library, some seconds on one of hundreds of thousands of
+     * tags.
+     */
     public static Meeting of(LibraryIndex index, Question q) {
         StateSpace groups = new StateSpace(index.lexicon());
         Payoffs payoffs = new Payoffs(q.rules(), groups);

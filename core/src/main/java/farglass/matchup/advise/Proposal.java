@@ -188,7 +188,7 @@ public record Proposal(
         if (depth > 0) {
             Map<Lead, double[]> sums = new LinkedHashMap<>();
             Map<Lead, Exit> exits = new LinkedHashMap<>();
-            double total = leads(p, at, option, ms, sums, exits);
+            double total = leads(p, at, option, ms, points, sums, exits);
             List<Map.Entry<Lead, double[]>> order = new ArrayList<>(sums.entrySet());
             order.sort((a, b) -> Double.compare(b.getValue()[0], a.getValue()[0]));
             for (Map.Entry<Lead, double[]> e : order.subList(0, Math.min(BRANCHES[depth - 1], order.size()))) {
@@ -232,8 +232,15 @@ public record Proposal(
 
     /** Rates of the ways to other places under an option, with what they earn; returns their sum. */
     private static double leads(
-            BackwardInduction p, int at, Option option, long ms, Map<Lead, double[]> sums, Map<Lead, Exit> exits) {
-        Options o = p.options(at);
+            BackwardInduction p,
+            int at,
+            Option option,
+            long ms,
+            int points,
+            Map<Lead, double[]> sums,
+            Map<Lead, Exit> exits) {
+        int moment = p.moment(p.stepAt(ms), points, 0);
+        Options o = p.options(moment, at);
         int x = Math.max(0, o.indexOf(option));
         boolean hold = x > 0 && x == o.hold();
         int phase = p.late(p.stepAt(ms)) ? 1 : 0;
@@ -242,7 +249,8 @@ public record Proposal(
             lead(at, mine.get(i), o.rate(x, i), phase, sums, exits);
         }
         for (Model.Way w : p.model().theirs(at)) {
-            lead(at, w, (hold ? p.settings().holdOtherFactor() : 1) * w.rate(), phase, sums, exits);
+            double slowed = hold ? p.settings().holdOtherFactor() : 1;
+            lead(at, w, slowed * w.rate() * p.factor(w, moment), phase, sums, exits);
         }
         for (Model.Way w : p.model().drift(at)) {
             lead(at, w, w.rate(), phase, sums, exits);

@@ -6,6 +6,7 @@ import farglass.matchup.model.ModelState;
 import farglass.matchup.model.StateSpace;
 import java.util.HashMap;
 import java.util.Map;
+import java.util.Set;
 import java.util.TreeMap;
 import java.util.TreeSet;
 import java.util.concurrent.ConcurrentHashMap;
@@ -31,6 +32,7 @@ final class PooledRates {
     private final Map<ModelState, Map<String, Double>> minutes = new HashMap<>();
 
     private final Map<String, Map<String, Double>> familyMinutes = new HashMap<>();
+    private final Map<Where, Double> rates = new ConcurrentHashMap<>();
     private final Map<Where, Map<String, Double>> shares = new ConcurrentHashMap<>();
     private final Map<String, double[]> byTechnique = new TreeMap<>();
     private final Map<String, double[]> byFamily = new TreeMap<>();
@@ -62,6 +64,7 @@ final class PooledRates {
     /** Counts the minutes anew under these factors. */
     void weigh(Factor factor) {
         minutes.clear();
+        rates.clear();
         familyMinutes.clear();
         TreeSet<String> families = new TreeSet<>(byFamily.keySet());
         observed.books.forEach((pair, book) -> {
@@ -82,7 +85,7 @@ final class PooledRates {
     }
 
     /** Technique families that occur. */
-    Iterable<String> families() {
+    Set<String> families() {
         return byFamily.keySet();
     }
 
@@ -116,6 +119,10 @@ final class PooledRates {
 
     /** Tries a minute, leaning on the family of the place. */
     double rate(ModelState place, String family) {
+        return rates.computeIfAbsent(new Where(place, family), w -> rateOf(place, family));
+    }
+
+    private double rateOf(ModelState place, String family) {
         return (tries(place, family) + MINUTES * familyRate(place, family)) / (minutes(place, family) + MINUTES);
     }
 

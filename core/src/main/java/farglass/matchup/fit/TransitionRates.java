@@ -21,8 +21,9 @@ import java.util.Map;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.TreeSet;
+import java.util.function.Function;
+import java.util.stream.Collectors;
 import org.apache.commons.rng.UniformRandomProvider;
-import org.apache.commons.rng.sampling.distribution.AhrensDieterMarsagliaTsangGammaSampler;
 import org.apache.commons.rng.sampling.distribution.ZigguratSampler;
 import org.jspecify.annotations.Nullable;
 
@@ -39,8 +40,6 @@ public final class TransitionRates {
     private static final int FITTED = 110;
     /** Rounds in which effects and usual rates are fitted in turn. */
     private static final int TURNS = 2;
-    /** No chance is drawn nearer to 0 or 1. */
-    private static final double CERTAIN = 1e-6;
     /** Rarer than once in half an hour is left out. */
     private static final double RARE = 0.03;
     /** Own tries from which on a rate counts as the athlete's own. */
@@ -85,16 +84,21 @@ public final class TransitionRates {
         number();
         usual.weigh((pair, family) -> 1);
         for (int turn = 0; turn < TURNS; turn++) {
-            usual.families().forEach(f -> rates.put(f, fitRate(f)));
+            rates.putAll(fitted(this::fitRate));
             usual.weigh((pair, family) ->
                     Math.exp(effect(requireNonNull(rates.get(family)), pair.acting(), pair.facing())));
         }
-        usual.families().forEach(f -> chances.put(f, fitChance(f)));
+        chances.putAll(fitted(this::fitChance));
         LocalRecords.Effects effects = new Fitted();
         local = new LocalRecords(observed, usual, effects, us, them);
         tempo = new TempoFit(observed, usual, effects, rules.counts()).tempo(us, them);
         elasticity = Elasticity.of(
                 index.facts().stream().filter(f -> filter.accepts(f.record())).toList(), usual, effects, groups);
+    }
+
+    /** One fit for every family, side by side. */
+    private Map<String, TwoWayFit> fitted(Function<String, TwoWayFit> fit) {
+        return usual.families().parallelStream().collect(Collectors.toMap(f -> f, fit));
     }
 
     private final class Fitted implements LocalRecords.Effects {
@@ -252,7 +256,7 @@ public final class TransitionRates {
 
     /** One reading of all figures; without a source of chance every figure is its mean. */
     private final class Drawing {
-        private final @Nullable UniformRandomProvider rng;
+        private final Posterior known;
         private final ZigguratSampler.@Nullable NormalizedGaussian normal;
         private final Map<String, double[]> rateEffects = new HashMap<>();
         private final Map<String, double[]> chanceEffects = new HashMap<>();
@@ -260,13 +264,13 @@ public final class TransitionRates {
         private final Map<String, Double> held = new HashMap<>();
 
         Drawing(@Nullable UniformRandomProvider rng) {
-            this.rng = rng;
+            this.known = new Posterior(rng);
             this.normal = rng == null ? null : ZigguratSampler.NormalizedGaussian.of(rng);
             for (String f : usual.families()) {
                 rateEffects.put(f, effects(requireNonNull(rates.get(f))));
                 chanceEffects.put(f, effects(requireNonNull(chances.get(f))));
                 double[] h = observed.held.getOrDefault(f, new double[2]);
-                held.put(f, beta(h[0] + 3, h[1] - h[0] + 1));
+                held.put(f, known.beta(h[0] + 3, h[1] - h[0] + 1));
             }
         }
 
@@ -283,21 +287,6 @@ public final class TransitionRates {
                 normal.sample(), normal.sample()
             });
             return new double[] {mean[0] + z[0], mean[1] + z[1]};
-        }
-
-        private double gamma(double shape, double rate) {
-            return rng == null || shape <= 0
-                    ? shape / rate
-                    : AhrensDieterMarsagliaTsangGammaSampler.of(rng, shape, 1 / rate)
-                            .sample();
-        }
-
-        private double beta(double a, double b) {
-            if (rng == null) {
-                return a / (a + b);
-            }
-            double x = gamma(a, 1);
-            return x / (x + gamma(b, 1));
         }
 
         List<Exit> exits(List<ModelState> places) {
@@ -319,18 +308,18 @@ public final class TransitionRates {
                 return List.of();
             }
             double lent = PooledRates.MINUTES * usual.familyRate(acting, family);
-            double base =
-                    gamma(usual.tries(acting, family) + lent, usual.minutes(acting, family) + PooledRates.MINUTES);
+            double base = known.gamma(
+                    usual.tries(acting, family) + lent, usual.minutes(acting, family) + PooledRates.MINUTES);
             double effect = requireNonNull(rateEffects.get(family))[ours ? 0 : 1];
             double rate = base * Math.exp(effect);
             // what is drawn above its mean leaves less for the own record to explain
             double drawn = rate / (usual.rate(acting, family) * Math.exp(mean(rates, family, ours)));
             LocalRecords.Local faced = local.faced(ours ? them : us, acting, family);
-            double let = factor(local.facedRate(), faced.tries, faced.expected);
+            double let = known.factor(local.facedRate(), faced.tries, faced.expected);
             List<Exit> exits = new ArrayList<>();
             local.mix(athlete(ours), shares).forEach((technique, share) -> {
                 LocalRecords.Local did = local.did(athlete(ours), acting, technique);
-                double here = rate * share * let * factor(local.ownRate(), did.tries, drawn * did.expected(let));
+                double here = rate * share * let * known.factor(local.ownRate(), did.tries, drawn * did.expected(let));
                 if (!rules.restricted().contains(technique) && here >= RARE) {
                     exits.add(exit(place, acting, ours, technique, family, here, did, faced));
                 }
@@ -346,65 +335,6 @@ public final class TransitionRates {
             return effect(requireNonNull(fits.get(family)), athlete(ours), athlete(!ours));
         }
 
-        /**
-         * How much more often than the fit expects something is done in a place: Gamma(a, a) updated by the record,
-         * averaged over the strengths a.
-         *
-         * @param expected tries that the fit expects, as drawn
-         */
-        private double factor(PriorStrength prior, double tries, double expected) {
-            double[] weights = prior.givenEvents(tries, expected);
-            double[] a = prior.strengths();
-            if (rng != null) {
-                int i = pick(weights);
-                return gamma(a[i] + tries, a[i] + expected);
-            }
-            double sum = 0;
-            for (int i = 0; i < a.length; i++) {
-                sum += weights[i] * (a[i] + tries) / (a[i] + expected);
-            }
-            return sum;
-        }
-
-        /**
-         * By how much success in a place differs from what the fit expects, in log odds: Beta(k p, k (1 - p)) updated
-         * by the record, averaged over the strengths k; where there is none, it may still differ.
-         *
-         * @param expected log odds that the fit expects where nothing was decided
-         * @param drawn how much the log odds that the fit expects are drawn away from their mean
-         */
-        private double odds(PriorStrength prior, LocalRecords.Local seen, double expected, double drawn) {
-            double known = seen.share();
-            double odds = (seen.decided > 0 ? Math.log(known / (1 - known)) : expected) + drawn;
-            double p = within(1 / (1 + Math.exp(-odds)));
-            double[] weights = prior.givenTries(seen.worked, seen.decided, p);
-            double[] k = prior.strengths();
-            double x = 0;
-            if (rng != null) {
-                int i = pick(weights);
-                x = beta(k[i] * p + seen.worked, k[i] * (1 - p) + seen.decided - seen.worked);
-            } else {
-                for (int i = 0; i < k.length; i++) {
-                    x += weights[i] * (k[i] * p + seen.worked) / (k[i] + seen.decided);
-                }
-            }
-            double own = within(x);
-            return Math.log(own / (1 - own)) - odds;
-        }
-
-        private static double within(double chance) {
-            return Math.max(CERTAIN, Math.min(1 - CERTAIN, chance));
-        }
-
-        private int pick(double[] weights) {
-            double left = requireNonNull(rng).nextDouble();
-            int i = 0;
-            while (i < weights.length - 1 && left >= weights[i]) {
-                left -= weights[i++];
-            }
-            return i;
-        }
-
         private Exit exit(
                 ModelState place,
                 ModelState acting,
@@ -416,19 +346,21 @@ public final class TransitionRates {
                 LocalRecords.Local faced) {
             double usually = usualChance.computeIfAbsent(technique, t -> {
                 double[] ab = usual.chance(t);
-                return beta(ab[0], ab[1]);
+                return known.beta(ab[0], ab[1]);
             });
-            double kept = within(usually);
-            double usualOdds = Math.log(kept / (1 - kept));
+            double kept = Posterior.within(usually);
+            double usualOdds = Posterior.logit(kept);
             double[] ab = usual.chance(technique);
             Observed.Book book = book(ours);
             Observed.Tries seen = tries(acting, ours, technique);
             double effect = requireNonNull(chanceEffects.get(family))[ours ? 0 : 1];
             double expected = Math.log(ab[0] / ab[1]) + mean(chances, family, ours);
             double drawn = usualOdds + effect - expected;
-            double stops = odds(local.facedChance(), faced, expected, 0);
-            double odds =
-                    usualOdds + effect + odds(local.ownChance(), did, expected, drawn + did.met() * stops) + stops;
+            double stops = known.odds(local.facedChance(), faced, expected, 0);
+            double odds = usualOdds
+                    + effect
+                    + known.odds(local.ownChance(), did, expected, drawn + did.met() * stops)
+                    + stops;
             Exit.Basis basis = seen == null
                     ? new Exit.Basis(book.minutes.getOrDefault(acting, 0.0), 0, 0, 0, List.of())
                     : new Exit.Basis(
@@ -462,7 +394,7 @@ public final class TransitionRates {
                 return 0;
             }
             double[] n = history.near(technique, payoffs.nearFrom(family));
-            return beta(n[0] + 0.5, n[1] + 2);
+            return known.beta(n[0] + 0.5, n[1] + 2);
         }
 
         /** Places reached: the athlete's own, and what is usual by the weight of a few. */
@@ -475,7 +407,7 @@ public final class TransitionRates {
             sum.remove(acting);
             Map<ModelState, Double> seen = new TreeMap<>();
             // Dirichlet: shares of gammas
-            sum.forEach((p, n) -> seen.put(ours ? p : p.mirrored(), gamma(n, 1)));
+            sum.forEach((p, n) -> seen.put(ours ? p : p.mirrored(), known.gamma(n, 1)));
             return LikelyPlaces.of(seen);
         }
 
@@ -489,7 +421,7 @@ public final class TransitionRates {
                         false,
                         null,
                         "",
-                        gamma(n, m + PooledRates.MINUTES / 2),
+                        known.gamma(n, m + PooledRates.MINUTES / 2),
                         1,
                         1,
                         0,

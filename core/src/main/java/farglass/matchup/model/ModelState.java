@@ -28,7 +28,7 @@ public record ModelState(String group, int standing, boolean paid) implements Co
 
     /** Code, standing as {@code +}, {@code =} or {@code -}, and {@code *} when already paid. */
     public String key() {
-        return group + (standing > 0 ? "+" : standing < 0 ? "-" : "=") + (paid ? "*" : "");
+        return group + sign() + (paid ? "*" : "");
     }
 
     /** @throws IllegalArgumentException when the text is not a key */
@@ -42,8 +42,18 @@ public record ModelState(String group, int standing, boolean paid) implements Co
         return new ModelState(k.substring(0, k.length() - 1), standing - 1, paid);
     }
 
+    /** As their keys, without making them. */
     @Override
     public int compareTo(ModelState o) {
-        return key().compareTo(o.key());
+        int byGroup = group.compareTo(o.group);
+        if (byGroup != 0) {
+            return byGroup;
+        }
+        int bySign = Character.compare(sign(), o.sign());
+        return bySign != 0 ? bySign : Boolean.compare(paid, o.paid);
+    }
+
+    private char sign() {
+        return standing > 0 ? '+' : standing < 0 ? '-' : '=';
     }
 }

@@ -78,9 +78,9 @@ class ProposalTest {
         assertThat(proposal.forecasts()).hasSizeGreaterThan(5).allMatch(f -> f.p() >= 0.01 && f.p() <= 0.99);
         assertThat(WRITER.assumptions(proposal))
                 .anyMatch(t -> t.contains("matches of Ansa"))
-                .anyMatch(t -> t.contains("are settings"))
+                .anyMatch(t -> t.contains("these are settings"))
                 .anyMatch(t ->
-                        t.matches("Tiredness: Ansa does \\d+% as much in the last third .*families of techniques.*"));
+                        t.matches("In the last third Ansa tries \\d+% as much as in the first.*kinds of action.*"));
     }
 
     @Test

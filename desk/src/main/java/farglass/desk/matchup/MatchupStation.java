@@ -9,6 +9,7 @@ import farglass.desk.shell.Pages;
 import farglass.desk.shell.Station;
 import farglass.desk.shell.Ui;
 import farglass.desk.shell.Words;
+import farglass.matchup.advise.MeetingSolution;
 import farglass.matchup.advise.MeetingWriter;
 import farglass.matchup.advise.Proposal;
 import farglass.matchup.model.ModelState;
@@ -107,13 +108,19 @@ public final class MatchupStation implements Station, Keys.Bound {
 
     @Override
     public ObservableValue<String> status() {
-        return Bindings.createStringBinding(
-                () -> model.glance().get() == null
-                        ? Words.of("matchup.status.none")
-                        : Words.of(
-                                "matchup.status",
-                                Math.round(100 * model.glance().get().natural().win())),
-                model.glance());
+        return Bindings.createStringBinding(this::natural, model.glance(), model.proposal());
+    }
+
+    /** The same figure as in the headline: the mean over draws once they are made. */
+    private String natural() {
+        MeetingSolution.Glance glance = model.glance().get();
+        if (glance == null) {
+            return Words.of("matchup.status.none");
+        }
+        Proposal p = model.proposal().get();
+        boolean drawn = p != null && p.uncertainty() != null;
+        double win = drawn ? p.uncertainty().natural().mean() : glance.natural().win();
+        return Words.of("matchup.status", Math.round(100 * win));
     }
 
     private void ask() {
