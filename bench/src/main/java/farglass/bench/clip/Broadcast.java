@@ -47,12 +47,12 @@ final class Broadcast {
         names = NAMES[random.nextInt(NAMES.length)];
         graphic = Graphic.draw(width, height, random);
         List<Segment> parts = new ArrayList<>();
-        long film = 2000 + random.nextInt(4000);
+        long film = 2000L + random.nextInt(4000);
         parts.add(Segment.blank(0, film, Segment.Kind.OTHER));
         long match = 0;
         int pieces = 3 + random.nextInt(2);
         for (int i = 0; i < pieces; i++) {
-            long live = 9000 + random.nextInt(9000);
+            long live = 9000L + random.nextInt(9000);
             parts.add(Segment.live(film, film + live, match));
             if (random.nextInt(3) == 0) {
                 freezes.add(film + live / 3);
@@ -64,12 +64,12 @@ final class Broadcast {
             }
             switch (random.nextInt(3)) {
                 case 0 -> {
-                    long stands = 4000 + random.nextInt(5000);
+                    long stands = 4000L + random.nextInt(5000);
                     parts.add(Segment.blank(film, film + stands, Segment.Kind.STOPPAGE));
                     film += stands;
                 }
                 case 1 -> {
-                    long hidden = 4000 + random.nextInt(4000);
+                    long hidden = 4000L + random.nextInt(4000);
                     parts.add(Segment.replay(film, film + hidden, Math.max(0, match - hidden), 1));
                     film += hidden;
                     match += hidden;

@@ -46,7 +46,7 @@ record Graphic(
         boolean stacked = random.nextBoolean();
         boolean left = random.nextBoolean();
         boolean top = random.nextBoolean();
-        int wide = (int) (size * (stacked ? 9 : 17));
+        int wide = size * (stacked ? 9 : 17);
         int x = left ? width / 30 : Math.max(4, width - wide - width / 30);
         int y = top ? height / 20 : height - (stacked ? 4 : 2) * size - height / 20;
         String ground2 = ground == 0 ? "bare" : ground == 1 ? "opaque" : "translucent";
@@ -104,7 +104,8 @@ record Graphic(
             return;
         }
         double pen = left + size * 0.2;
-        for (char c : text.toCharArray()) {
+        for (int i = 0; i < text.length(); i++) {
+            char c = text.charAt(i);
             pen += c == ':' ? colon(g, pen, top) : digit(g, c - '0', pen, top);
         }
     }
@@ -121,7 +122,8 @@ record Graphic(
         double h = size;
         int thick = Math.max(2, size / 9);
         double up = top + size * 0.2;
-        for (char s : SEGMENTS[digit].toCharArray()) {
+        for (int i = 0; i < SEGMENTS[digit].length(); i++) {
+            char s = SEGMENTS[digit].charAt(i);
             boolean flat = "adg".indexOf(s) >= 0;
             double dx = s == 'b' || s == 'c' ? w - thick : 0;
             double dy = s == 'd' ? h - thick : s == 'g' ? (h - thick) / 2 : s == 'c' || s == 'e' ? h / 2 : 0;
