@@ -7,6 +7,7 @@ module farglass.core {
     requires org.apache.commons.rng.simple;
     requires org.apache.commons.statistics.descriptive;
     requires org.apache.commons.statistics.distribution;
+    requires org.apache.commons.text;
     requires org.jgrapht.core;
     requires static transitive org.jspecify;
 
@@ -34,6 +35,7 @@ module farglass.core {
     exports farglass.simulate;
     exports farglass.stats;
     exports farglass.study;
+    exports farglass.table;
     exports farglass.talk;
     exports farglass.tendency;
     exports farglass.text;

@@ -3,21 +3,16 @@ package farglass.cli;
 import farglass.film.Box;
 import farglass.film.FilmException;
 import farglass.film.FilmFile;
-import farglass.film.map.ClockReading;
+import farglass.film.map.MapDocument;
 import farglass.film.map.MapFinder;
 import farglass.film.map.MapProposal;
 import farglass.film.reel.Still;
 import farglass.store.WholeFile;
-import farglass.time.Clock;
 import farglass.time.FilmTime;
-import farglass.time.Segment;
 import java.awt.image.BufferedImage;
 import java.io.IOException;
 import java.nio.file.Path;
-import java.util.ArrayList;
 import java.util.LinkedHashMap;
-import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import javax.imageio.ImageIO;
 import picocli.CommandLine.Command;
@@ -96,7 +91,7 @@ final class FilmCommand {
         Boolean down = direction == null ? null : direction.equals("down");
         try (FilmFile film = FilmFile.open(path)) {
             MapProposal found = MapFinder.of(film).box(clock).down(down).find(x -> {}, () -> false);
-            output.print(document(found));
+            output.print(MapDocument.write(found));
             return CliMain.DONE;
         } catch (FilmException e) {
             throw new Unreadable(e.getMessage());
@@ -117,47 +112,5 @@ final class FilmCommand {
             // said below
         }
         throw new IllegalArgumentException("--box: \"" + text + "\" is not four whole numbers x,y,width,height");
-    }
-
-    private static Map<String, Object> document(MapProposal found) {
-        List<Map<String, Object>> segments = new ArrayList<>();
-        for (MapProposal.Part p : found.segments()) {
-            Segment s = p.segment();
-            Map<String, Object> m = new LinkedHashMap<>();
-            m.put("fromMs", s.from().ms());
-            m.put("toMs", s.to().ms());
-            m.put("kind", s.kind().name().toLowerCase(Locale.ROOT));
-            if (s.kind().showsMatch()) {
-                m.put("matchMs", s.at().ms());
-                m.put("speed", s.speed());
-            }
-            m.put("confidence", p.confidence());
-            segments.add(m);
-        }
-        Map<String, Object> m = new LinkedHashMap<>();
-        m.put("segments", segments);
-        m.put("shots", found.shots().stream().map(FilmTime::ms).toList());
-        Box clock = found.box();
-        m.put(
-                "regions",
-                clock == null
-                        ? List.of()
-                        : List.of(Map.of(
-                                "what", "clock", "box", List.of(clock.x(), clock.y(), clock.width(), clock.height()))));
-        if (!found.readings().isEmpty()) {
-            m.put("direction", found.down() ? "down" : "up");
-            m.put(
-                    "readings",
-                    found.readings().stream().map(FilmCommand::reading).toList());
-        }
-        return m;
-    }
-
-    private static Map<String, Object> reading(ClockReading r) {
-        Map<String, Object> m = new LinkedHashMap<>();
-        m.put("ms", r.ms());
-        m.put("clock", r.clock() == null ? null : Clock.seconds(r.clock() * 1000L));
-        m.put("confidence", r.confidence());
-        return m;
     }
 }

@@ -266,6 +266,11 @@ public final class FilmFile implements AutoCloseable {
         throw damage == null ? damaged(frame) : damage;
     }
 
+    /** The last frame at or before one that can be decoded by itself, without those before it. */
+    public int keyFrameBefore(int frame) {
+        return index.keyBefore(frame);
+    }
+
     private void keep(int number, AVFrame frame) {
         AVFrame copy = av_frame_clone(frame);
         AVFrame old = window.put(number, copy);

@@ -21,6 +21,7 @@ final class Broadcast {
     private static final String[][] NAMES = {
         {"KELLIVAR", "TOLENDT"}, {"FASTREL", "MARROWEN"}, {"A. Kellivar", "J. Fastrel"}
     };
+    private static final int[] POINTS = {2, 2, 3, 4};
     private static final long FADE_MS = 400;
 
     final Graphic graphic;
@@ -34,6 +35,17 @@ final class Broadcast {
     private final String[] names;
     private final List<Long> freezes = new ArrayList<>();
     private final long durationMs;
+    /** Changes of the score, in film order. */
+    final List<Scored> scored = new ArrayList<>();
+
+    /**
+     * A number of the graphic changes.
+     *
+     * @param ms film moment
+     * @param from film moment from which on the graphic was hidden; the same when it was not
+     * @param until film moment at which it was shown again; the same when it was not hidden
+     */
+    record Scored(long ms, long from, long until, int athlete, int column, int after) {}
 
     Broadcast(Random random) {
         int[] size = SIZES[random.nextInt(SIZES.length)];
@@ -79,6 +91,43 @@ final class Broadcast {
         }
         durationMs = film;
         map = ClockMap.of(parts);
+        score(random);
+    }
+
+    private void score(Random random) {
+        int[][] numbers = new int[2][3];
+        long ms = parts().get(0).to().ms() + 2500 + random.nextInt(4000);
+        while (ms < durationMs - 2500) {
+            int who = random.nextInt(2);
+            int column = random.nextInt(graphic.columns() + 1) % graphic.columns();
+            numbers[who][column] += column == 0 ? POINTS[random.nextInt(POINTS.length)] : 1;
+            if (column == 2 && numbers[who][2] > 3) {
+                return;
+            }
+            Segment s = map.at(FilmTime.ofMs(ms)).orElseThrow();
+            boolean hidden = s.kind() == Segment.Kind.REPLAY;
+            scored.add(new Scored(
+                    ms, hidden ? s.from().ms() : ms, hidden ? s.to().ms() : ms, who, column, numbers[who][column]));
+            ms += 4000 + random.nextInt(9000);
+        }
+    }
+
+    private List<Segment> parts() {
+        return map.segments();
+    }
+
+    private int[][] numbers(long ms) {
+        int[][] numbers = new int[2][3];
+        for (Scored x : scored) {
+            if (x.ms() <= ms) {
+                numbers[x.athlete()][x.column()] = x.after();
+            }
+        }
+        return numbers;
+    }
+
+    List<String> names() {
+        return List.of(names);
     }
 
     /** @param camera pictures of real film, cut and moved about */
@@ -113,8 +162,7 @@ final class Broadcast {
         if (s.kind() != Segment.Kind.REPLAY) {
             long match = matchAt(s, shown(s, ms));
             long seconds = down ? (lengthMs - match + 999) / 1000 : match / 1000;
-            int first = match > 15_000 ? 2 : 0;
-            graphic.paint(image, Graphic.clock(seconds), new int[] {first, match > 30_000 ? 3 : 0}, names);
+            graphic.paint(image, Graphic.clock(seconds), numbers(ms), names);
         }
     }
 

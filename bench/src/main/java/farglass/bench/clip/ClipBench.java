@@ -4,6 +4,10 @@ import farglass.film.FilmException;
 import farglass.film.FilmFile;
 import farglass.film.map.MapFinder;
 import farglass.film.map.MapProposal;
+import farglass.film.score.ScoreChange;
+import farglass.film.score.ScoreGraphic;
+import farglass.film.score.ScoreKind;
+import farglass.film.score.ScoreTrack;
 import java.awt.image.BufferedImage;
 import java.io.IOException;
 import java.nio.ByteBuffer;
@@ -20,7 +24,7 @@ import java.util.stream.Stream;
 
 /**
  * The clock map without a box, on camera film with a graphic drawn over it: share of sampled seconds that are right, by
- * style of graphic, false changes of shot, and time against the length of the film.
+ * style of graphic, changes of the score, names, and time against the length of the film.
  */
 public final class ClipBench {
     /** Pictures taken of each camera film. */
@@ -28,6 +32,9 @@ public final class ClipBench {
 
     private static final int WIDTH = 960;
     private static final int HEIGHT = 540;
+    private static final List<ScoreKind> COLUMNS = List.of(ScoreKind.POINTS, ScoreKind.ADVANTAGES, ScoreKind.PENALTIES);
+    /** A change of the score is found when it is this near. */
+    private static final long NEAR_MS = 1500;
 
     private ClipBench() {}
 
@@ -37,6 +44,10 @@ public final class ClipBench {
         int asked;
         int right;
         int none;
+        int changes;
+        int found;
+        int invented;
+        int names;
     }
 
     /**
@@ -73,10 +84,14 @@ public final class ClipBench {
             sum.clips++;
             sum.asked += asked;
             sum.right += right;
+            if (found != null) {
+                score(b, found.score(), sum);
+            }
+            sum.changes += b.scored.size();
             sum.none += found == null || found.box() == null ? 1 : 0;
             System.out.printf(
                     Locale.ROOT,
-                    "  %2d %-28s %-17s %2d px %4dx%-4d %.2f/s %s: %d of %d%s%n",
+                    "  %2d %-28s %-17s %2d px %4dx%-4d %.2f/s %s: %d of %d s; %d changes, read %s%s%n",
                     i,
                     b.graphic.name(),
                     b.graphic.face(),
@@ -87,19 +102,56 @@ public final class ClipBench {
                     b.down ? "down" : "up",
                     right,
                     asked,
+                    b.scored.size(),
+                    found == null ? "none" : read(found.score()),
                     found == null || found.box() == null ? ", no clock found" : "");
         }
         Files.delete(clip);
         byStyle.forEach((style, s) -> System.out.printf(
                 Locale.ROOT,
-                "%-28s %2d clips, %d of %d seconds right (%.1f %%), no clock found in %d%n",
+                "%-28s %2d clips, %d of %d seconds right (%.1f %%), no clock found in %d;"
+                        + " score changes %d of %d, invented %d; names in %d%n",
                 style,
                 s.clips,
                 s.right,
                 s.asked,
                 100.0 * s.right / s.asked,
-                s.none));
+                s.none,
+                s.found,
+                s.changes,
+                s.invented,
+                s.names));
         System.out.printf(Locale.ROOT, "%.0f s for %.0f s of film: %.2f, limit 0.10%n", seconds, film, seconds / film);
+    }
+
+    private static String read(ScoreTrack score) {
+        return score.graphic().names().stream().map(ScoreGraphic.Name::text).toList() + " "
+                + score.scored().size();
+    }
+
+    /** Changes found within 1.5 s, or in the interval in which the graphic was hidden; all others are invented. */
+    private static void score(Broadcast b, ScoreTrack score, Sum sum) {
+        List<ScoreChange> left = new ArrayList<>(score.scored());
+        for (Broadcast.Scored x : b.scored) {
+            left.stream()
+                    .filter(c -> c.athlete() == x.athlete() && c.after() == x.after())
+                    .filter(c -> score.kind(c) == COLUMNS.get(x.column()))
+                    .filter(c -> c.ms() >= x.from() - NEAR_MS && c.ms() <= x.until() + NEAR_MS)
+                    .findFirst()
+                    .ifPresent(c -> {
+                        left.remove(c);
+                        sum.found++;
+                    });
+        }
+        sum.invented += left.size();
+        List<String> names = score.graphic().names().stream()
+                .map(n -> n.text().replace(" ", "").toUpperCase(Locale.ROOT))
+                .toList();
+        sum.names += names.equals(b.names().stream()
+                        .map(n -> n.replace(" ", "").toUpperCase(Locale.ROOT))
+                        .toList())
+                ? 1
+                : 0;
     }
 
     private static MapProposal map(Path clip) {

@@ -35,6 +35,9 @@ record Graphic(
         "abcdef", "bc", "abged", "abgcd", "fgbc", "afgcd", "afgedc", "abc", "abcdefg", "abcdfg"
     };
     private static final double GAP = 0.4;
+    /** Width of a name's cell, in heights of a letter. */
+    private static final double NAME = 6.5;
+
     private static final Map<Typeface, Lettering> LETTERS = new EnumMap<>(Typeface.class);
 
     static Graphic draw(int width, int height, Random random) {
@@ -46,7 +49,7 @@ record Graphic(
         boolean stacked = random.nextBoolean();
         boolean left = random.nextBoolean();
         boolean top = random.nextBoolean();
-        int wide = size * (stacked ? 9 : 17);
+        int wide = size * (stacked ? 12 : 18);
         int x = left ? width / 30 : Math.max(4, width - wide - width / 30);
         int y = top ? height / 20 : height - (stacked ? 4 : 2) * size - height / 20;
         String ground2 = ground == 0 ? "bare" : ground == 1 ? "opaque" : "translucent";
@@ -62,21 +65,30 @@ record Graphic(
                 stacked);
     }
 
-    void paint(BufferedImage image, String clock, int[] points, String[] names) {
+    /** Numbers that each athlete has: points, and in the larger design advantages and penalties. */
+    int columns() {
+        return stacked ? 3 : 1;
+    }
+
+    /** @param numbers by athlete and column */
+    void paint(BufferedImage image, String clock, int[][] numbers, String[] names) {
         Graphics2D g = image.createGraphics();
         g.setRenderingHint(RenderingHints.KEY_ANTIALIASING, RenderingHints.VALUE_ANTIALIAS_ON);
         Lettering letters = LETTERS.computeIfAbsent(face, Lettering::new);
         if (stacked) {
             for (int i = 0; i < 2; i++) {
-                cell(g, letters, names[i], x, y + i * size * 1.5, 6.5);
-                cell(g, letters, Integer.toString(points[i]), x + size * 7.0, y + i * size * 1.5, 1.4);
+                cell(g, letters, names[i], x, y + i * size * 1.5, NAME);
+                for (int c = 0; c < columns(); c++) {
+                    double left = x + size * (NAME + 0.3 + 1.6 * c);
+                    cell(g, letters, Integer.toString(numbers[i][c]), left, y + i * size * 1.5, 1.4);
+                }
             }
             clock(g, letters, clock, x, y + size * 3.0);
         } else {
             cell(g, letters, names[0], x, y, 5.5);
-            cell(g, letters, Integer.toString(points[0]), x + size * 5.9, y, 1.2);
+            cell(g, letters, Integer.toString(numbers[0][0]), x + size * 5.9, y, 1.2);
             clock(g, letters, clock, x + size * 7.4, y);
-            cell(g, letters, Integer.toString(points[1]), x + size * 10.5, y, 1.2);
+            cell(g, letters, Integer.toString(numbers[1][0]), x + size * 10.5, y, 1.2);
             cell(g, letters, names[1], x + size * 12.0, y, 5.5);
         }
         g.dispose();

@@ -8,10 +8,15 @@ import farglass.film.FilmException;
 import farglass.film.FilmFile;
 import farglass.film.map.MapFinder;
 import farglass.film.map.MapProposal;
+import farglass.film.map.ReadingStore;
+import farglass.film.map.RegionCrops;
 import farglass.match.MatchRecord;
 import farglass.time.ClockMap;
+import java.io.IOException;
 import java.nio.file.Path;
 import java.util.Optional;
+import java.util.function.BooleanSupplier;
+import java.util.function.DoubleConsumer;
 import javafx.application.Platform;
 import javafx.scene.input.KeyCode;
 import javafx.scene.layout.Pane;
@@ -29,13 +34,18 @@ final class ClockFinder {
     private final StackPane screen;
     private final Angles angles;
     private final Runnable back;
+    private final Scored scored;
+    private final ReadingStore store;
     private Pane veil;
 
     /**
      * @param screen what the film is shown in; the box and the proposal are laid over it
+     * @param scored gets the score that was read
      * @param back gives the keyboard back to the station
      */
-    ClockFinder(Desk desk, FilmView film, Angles angles, StackPane screen, Runnable back) {
+    ClockFinder(Desk desk, FilmView film, Angles angles, StackPane screen, Scored scored, Runnable back) {
+        this.scored = scored;
+        this.store = new ReadingStore(desk.library().folder().resolve("readings"));
         this.angles = angles;
         this.back = back;
         this.desk = desk;
@@ -109,33 +119,54 @@ final class ClockFinder {
         back.run();
     }
 
-    /** Reads the clock over the whole film, in the background; without a box it is looked for. */
+    /** Reads clock and score over the whole film, in the background; without a box they are looked for. */
     void find(@Nullable Box box) {
         MatchRecord r = desk.openRecord().get();
         Path path = angles.path(r);
+        String file = angles.film(r).file();
         long length = r.details().lengthMs();
         String doing = Words.of(box == null ? "map.looking" : "map.reading");
         desk.tasks().longTask(doing, (progress, cancelled) -> {
-            try (FilmFile opened =
-                    box == null ? FilmFile.open(path, cancelled) : FilmFile.openForward(path, cancelled)) {
-                MapProposal found = MapFinder.of(opened).box(box).length(length).find(progress, cancelled);
-                Platform.runLater(() -> found(r, found));
+            try {
+                MapProposal found = box == null ? store.of(path, length).orElse(null) : null;
+                if (found == null) {
+                    found = read(path, box, length, progress, cancelled);
+                }
+                RegionCrops crops = crops(path, found);
+                MapProposal done = found;
+                Platform.runLater(() -> found(r, file, done, crops));
             } catch (FilmException e) {
                 desk.notices().problem(e.getMessage());
             }
         });
     }
 
-    private void found(MatchRecord r, MapProposal found) {
-        if (found.box() == null) {
-            desk.notices().problem(Words.of("map.not-found"));
-        } else {
-            propose(r, found);
+    private MapProposal read(
+            Path path, @Nullable Box box, long length, DoubleConsumer progress, BooleanSupplier cancelled)
+            throws FilmException {
+        try (FilmFile opened = FilmFile.open(path, cancelled)) {
+            MapProposal found = MapFinder.of(opened).box(box).length(length).find(progress, cancelled);
+            store.keep(path, length, found);
+            return found;
+        } catch (IOException e) {
+            throw new FilmException("What was read off the film could not be kept (" + e.getMessage()
+                    + "). Nothing was changed. Free some space and try again.");
         }
     }
 
-    private void propose(MatchRecord r, MapProposal found) {
-        show(MapSheet.proposed(found, map -> accept(r, map), this::closeSheet));
+    private static RegionCrops crops(Path path, MapProposal found) throws FilmException {
+        try (FilmFile opened = FilmFile.open(path)) {
+            return RegionCrops.of(opened, found);
+        }
+    }
+
+    private void found(MatchRecord r, String file, MapProposal found, RegionCrops crops) {
+        if (found.box() == null && found.score().scored().isEmpty()) {
+            desk.notices().problem(Words.of("map.not-found"));
+            return;
+        }
+        ReadSheet read = new ReadSheet(r, ReadScore.of(r, file, found), crops);
+        show(MapSheet.proposed(found, read, map -> accept(r, map, read.score()), this::closeSheet));
     }
 
     /** The map that the film has, to be corrected by hand. */
@@ -145,7 +176,7 @@ final class ClockFinder {
             desk.notices().problem(Words.of("map.none"));
             return;
         }
-        show(MapSheet.present(angles.clock(r), map -> accept(r, map), this::closeSheet));
+        show(MapSheet.present(angles.clock(r), map -> accept(r, map, null), this::closeSheet));
     }
 
     private void show(MapSheet sheet) {
@@ -160,7 +191,7 @@ final class ClockFinder {
         }
     }
 
-    private void accept(MatchRecord read, ClockMap map) {
+    private void accept(MatchRecord read, ClockMap map, @Nullable ReadScore score) {
         MatchRecord now = desk.openRecord().get();
         closeSheet();
         if (!now.id().equals(read.id())
@@ -170,5 +201,8 @@ final class ClockFinder {
         }
         desk.edit(angles.put(now, angles.film(now).with(map)));
         desk.notices().done(Words.of("map.taken", map.segments().size()));
+        if (score != null && !score.track().scored().isEmpty()) {
+            scored.read(score);
+        }
     }
 }

@@ -54,6 +54,7 @@ public final class FilmStation implements Station, Keys.Bound {
     private final FilmChoice choice;
     private final Looping looping = new Looping(film);
     private ClockFinder clockFinder;
+    private Scored scored;
     private Sketch sketch;
     private final TagEdits edits;
     private final ClockPhrase clocks;
@@ -125,12 +126,11 @@ public final class FilmStation implements Station, Keys.Bound {
         StackPane.setAlignment(make, Pos.BOTTOM_CENTER);
         StackPane.setMargin(make, new Insets(24));
         screen.setMinSize(0, 0);
-        clockFinder = new ClockFinder(desk, film, angles, screen, this::back);
         choice.acceptDrops(screen);
         VBox record = Ui.sheet(Words.of("film.record"), count, Ui.grow(list.view()));
-        record.setMinWidth(330);
-        record.setMaxWidth(330);
-        HBox upper = new HBox(12, Ui.grow(screen), record);
+        scored = new Scored(desk, film, angles, record);
+        clockFinder = new ClockFinder(desk, film, angles, screen, scored, this::back);
+        HBox upper = new HBox(12, Ui.grow(screen), scored.view());
         VBox tideSheet = Ui.sheet(Words.of("film.tide"), new TideLegend(), Ui.grow(tide));
         tideSheet.setMinHeight(178);
         tideSheet.setMaxHeight(178);
@@ -191,6 +191,19 @@ public final class FilmStation implements Station, Keys.Bound {
         return clockFinder;
     }
 
+    /** What scored here, or the record again; a film that was not read yet is read first. */
+    void whatScored() {
+        if (scored.has(record())) {
+            scored.toggle();
+        } else {
+            clockFinder.begin();
+        }
+    }
+
+    Scored scored() {
+        return scored;
+    }
+
     PhraseLine phrase() {
         return phrase;
     }
@@ -225,6 +238,7 @@ public final class FilmStation implements Station, Keys.Bound {
         int selected = Math.min(edits.selected(), r.tags().size() - 1);
         list.show(r, selected);
         tide.show(r, desk.amber(r), selected);
+        scored.changed(r);
         header(r);
         moved();
         phrase.moved();

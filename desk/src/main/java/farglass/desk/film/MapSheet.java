@@ -16,6 +16,8 @@ import java.util.function.Consumer;
 import java.util.function.LongFunction;
 import javafx.collections.FXCollections;
 import javafx.geometry.Pos;
+import javafx.scene.Group;
+import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
@@ -43,10 +45,11 @@ final class MapSheet extends StackPane {
     private record Line(Segment segment, double confidence) {}
 
     /**
+     * @param read what else was read off the picture, to be corrected above the segments
      * @param accept gets the map as corrected
      * @param close puts the sheet away, nothing changed
      */
-    static MapSheet proposed(MapProposal found, Consumer<ClockMap> accept, Runnable close) {
+    static MapSheet proposed(MapProposal found, Node read, Consumer<ClockMap> accept, Runnable close) {
         long replays = found.segments().stream()
                 .filter(p -> p.segment().kind() == Segment.Kind.REPLAY)
                 .count();
@@ -59,16 +62,16 @@ final class MapSheet extends StackPane {
         List<Line> lines = found.segments().stream()
                 .map(p -> new Line(p.segment(), p.confidence()))
                 .toList();
-        return new MapSheet(lines, summary, accept, close);
+        return new MapSheet(lines, summary, read, accept, close);
     }
 
     /** The map a film has already. */
     static MapSheet present(ClockMap map, Consumer<ClockMap> accept, Runnable close) {
         List<Line> lines = map.segments().stream().map(s -> new Line(s, -1)).toList();
-        return new MapSheet(lines, Words.of("map.present"), accept, close);
+        return new MapSheet(lines, Words.of("map.present"), new Group(), accept, close);
     }
 
-    private MapSheet(List<Line> shown, String summary, Consumer<ClockMap> accept, Runnable close) {
+    private MapSheet(List<Line> shown, String summary, Node read, Consumer<ClockMap> accept, Runnable close) {
         this.accept = accept;
         setId("map-sheet");
         lines.addAll(shown);
@@ -80,9 +83,9 @@ final class MapSheet extends StackPane {
         take.setId("map-accept");
         HBox buttons = new HBox(10, Ui.grow(problem), drop, take);
         buttons.setAlignment(Pos.CENTER_RIGHT);
-        VBox sheet = Ui.sheet(Words.of("map.title"), null, Ui.prose(summary, "body"), Ui.grow(scroll), buttons);
+        VBox sheet = Ui.sheet(Words.of("map.title"), null, Ui.prose(summary, "body"), read, Ui.grow(scroll), buttons);
         sheet.getStyleClass().add("floating");
-        sheet.setMaxSize(700, 400);
+        sheet.setMaxSize(760, 520);
         getChildren().add(sheet);
         fill();
         setFocusTraversable(true);

@@ -3,17 +3,15 @@ package farglass.film.map;
 import farglass.film.Box;
 import farglass.film.FilmException;
 import farglass.film.FilmFile;
-import farglass.film.text.TextFinder;
+import farglass.film.score.SampledWords;
+import farglass.film.score.Word;
 import farglass.film.text.TextLine;
 import farglass.film.text.TextReader;
 import farglass.time.FilmTime;
-import java.nio.ByteBuffer;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
-import java.util.function.BooleanSupplier;
-import java.util.function.DoubleConsumer;
 
 /**
  * Where the match clock stands in a film that nobody has drawn a box for. Text is looked for in some pictures all over
@@ -22,12 +20,10 @@ import java.util.function.DoubleConsumer;
  * with the film itself from nought and is no clock of the match.
  */
 final class ClockPlace {
-    /** Pictures in which text is looked for. */
-    private static final int PICTURES = 14;
-    /** Width that text is looked for at; larger pictures are brought to it, for time. */
-    private static final int WIDTH = 960;
     /** A clock that runs has moved by so much when it is read once more, ms. */
     private static final long LATER_MS = 2000;
+    /** It seldom runs without a stop or a cut for longer. */
+    private static final long LATEST_MS = 8000;
 
     private static final double LOOSE_S = 1.01;
     /** Readings of a place below which nothing can be told. */
@@ -40,7 +36,6 @@ final class ClockPlace {
     private static final double PLAYER = 0.9;
 
     private final FilmFile film;
-    private final TextFinder finder;
     private final TextReader reader;
     private final List<Place> places = new ArrayList<>();
 
@@ -82,44 +77,13 @@ final class ClockPlace {
         }
     }
 
-    private ClockPlace(FilmFile film, TextFinder finder, TextReader reader) {
+    ClockPlace(FilmFile film, TextReader reader) {
         this.film = film;
-        this.finder = finder;
         this.reader = reader;
     }
 
-    /**
-     * The box of the match clock; empty when no clock runs anywhere.
-     *
-     * @throws FilmException when the film is damaged, the text reader cannot be loaded, or it was cancelled
-     */
-    static Optional<Box> find(FilmFile film, TextReader reader, DoubleConsumer progress, BooleanSupplier cancelled)
-            throws FilmException {
-        try (TextFinder finder = TextFinder.open()) {
-            return new ClockPlace(film, finder, reader).find(progress, cancelled);
-        }
-    }
-
-    private Optional<Box> find(DoubleConsumer progress, BooleanSupplier cancelled) throws FilmException {
-        int width = Math.min(WIDTH, film.info().width());
-        int height = Math.max(1, (int)
-                Math.round(film.info().height() * (double) width / film.info().width()));
-        ByteBuffer picture = ByteBuffer.allocateDirect(4 * width * height);
-        long duration = film.info().durationMs();
-        for (int i = 0; i < PICTURES; i++) {
-            if (cancelled.getAsBoolean()) {
-                throw new FilmException("Looking for the match clock was cancelled. Nothing was changed.");
-            }
-            long ms = Math.round((i + 0.5) / PICTURES * duration);
-            int frame = film.nearest(film.frameAt(FilmTime.ofMs(ms)));
-            film.picture(frame, picture, width, height);
-            List<Box> lines = new ArrayList<>();
-            for (Box b : finder.find(picture, width, height)) {
-                lines.add(whole(b, width));
-            }
-            look(frame, lines);
-            progress.accept((i + 1.0) / PICTURES);
-        }
+    /** The box of the match clock; empty when no clock runs anywhere. */
+    Optional<Box> best() {
         return places.stream()
                 .filter(p -> p.pairs.size() >= LEAST && !player(p))
                 .filter(p -> running(p) >= 2)
@@ -127,37 +91,37 @@ final class ClockPlace {
                 .map(p -> p.box);
     }
 
-    /** A box of the small picture in the picture as stored. */
-    private Box whole(Box b, int width) {
-        double scale = film.info().width() / (double) width;
-        int x = (int) Math.floor(b.x() * scale);
-        int y = (int) Math.floor(b.y() * scale);
-        return new Box(x, y, Math.max(1, (int) Math.ceil(b.width() * scale)), Math.max(1, (int)
-                        Math.ceil(b.height() * scale)))
-                .within(film.info().width(), film.info().height());
-    }
-
-    private void look(int frame, List<Box> lines) throws FilmException {
+    /** Takes the clocks of a picture, and reads them once more a little later. */
+    void look(SampledWords.Picture picture) throws FilmException {
         List<Place> seen = new ArrayList<>();
         List<Integer> shown = new ArrayList<>();
-        for (Box line : lines) {
-            TextLine text = reader.read(film.gray(frame, line), TextReader.Kind.ANY);
-            Optional<ClockText> clock = ClockText.of(text);
+        for (Word word : picture.words()) {
+            Optional<ClockText> clock = ClockText.of(word.line());
             if (clock.isPresent()) {
-                seen.add(place(part(line, clock.get())));
+                seen.add(place(part(word.box(), clock.get())));
                 shown.add(clock.get().seconds());
             }
         }
         if (seen.isEmpty()) {
             return;
         }
-        long ms = film.timeOf(frame).ms();
-        int next = film.nearest(film.frameAt(FilmTime.ofMs(Math.min(film.info().durationMs() - 1, ms + LATER_MS))));
+        long ms = picture.ms();
+        int next = film.nearest(later(ms));
         for (int i = 0; i < seen.size(); i++) {
             TextLine text = reader.read(film.gray(next, seen.get(i).box), TextReader.Kind.CLOCK);
             int later = ClockText.of(text).map(ClockText::seconds).orElse(-1);
             seen.get(i).pairs.add(new Pair(ms, film.timeOf(next).ms(), shown.get(i), later));
         }
+    }
+
+    /** A frame some seconds later: a key frame when there is one soon, for time. */
+    private int later(long ms) {
+        long end = film.info().durationMs() - 1;
+        int key = film.keyFrameBefore(film.frameAt(FilmTime.ofMs(Math.min(end, ms + LATEST_MS))));
+        if (film.timeOf(key).ms() - ms >= LATER_MS) {
+            return key;
+        }
+        return film.frameAt(FilmTime.ofMs(Math.min(end, ms + LATER_MS)));
     }
 
     /** Where the clock stands in its line, with a margin. */

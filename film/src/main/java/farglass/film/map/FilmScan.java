@@ -4,11 +4,16 @@ import farglass.film.Box;
 import farglass.film.FilmException;
 import farglass.film.FilmFile;
 import farglass.film.GrayPicture;
+import farglass.film.score.ScoreCrops;
+import farglass.film.text.TextLine;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.concurrent.Future;
 import java.util.function.BooleanSupplier;
 import java.util.function.DoubleConsumer;
+import java.util.function.Function;
+import org.jspecify.annotations.Nullable;
 
 /**
  * One pass over a film: when each frame appears, how much moved since the frame before, where the shot changes, and
@@ -30,6 +35,8 @@ record FilmScan(long[] ms, double[] change, List<Integer> shots, List<Display> d
 
     /** Displays of a box in which something moves all the time are taken this far apart at the least. */
     static final long DISPLAY_MS = 350;
+    /** Share of the box at each side that may show what is behind the graphic. */
+    private static final double EDGE = 0.15;
     /** Coding noise in a box that shows the same thing stays below this mean difference. */
     private static final double SAME_DISPLAY = 1.2;
 
@@ -37,10 +44,23 @@ record FilmScan(long[] ms, double[] change, List<Integer> shots, List<Display> d
      * The content of the box from one frame on, until the next display.
      *
      * @param frame first frame that shows it
+     * @param inside without the edges, at which the picture behind the graphic shows
+     * @param text what it says
      */
-    record Display(int frame, GrayPicture picture) {}
+    record Display(int frame, GrayPicture inside, Future<TextLine> text) {}
 
-    static FilmScan of(FilmFile film, Box box, DoubleConsumer progress, BooleanSupplier cancelled)
+    /**
+     * @param box round the clock; null when there is none
+     * @param reader begins to read what the box shows while the film is gone through
+     * @param score gets its pictures on the way
+     */
+    static FilmScan of(
+            FilmFile film,
+            @Nullable Box box,
+            Function<GrayPicture, Future<TextLine>> reader,
+            ScoreCrops score,
+            DoubleConsumer progress,
+            BooleanSupplier cancelled)
             throws FilmException {
         int n = film.info().frames();
         long[] ms = new long[n];
@@ -61,11 +81,13 @@ record FilmScan(long[] ms, double[] change, List<Integer> shots, List<Display> d
                 Display last = displays.isEmpty() ? null : displays.get(displays.size() - 1);
                 if (last == null || ms[i] - ms[last.frame()] >= DISPLAY_MS) {
                     GrayPicture shown = film.gray(i, box);
-                    if (last == null || last.picture().difference(shown) > SAME_DISPLAY) {
-                        displays.add(new Display(i, shown));
+                    GrayPicture inside = shown.inside(EDGE, EDGE);
+                    if (last == null || last.inside().difference(inside) > SAME_DISPLAY) {
+                        displays.add(new Display(i, inside, reader.apply(shown)));
                     }
                 }
             }
+            score.take(film, i, ms[i]);
             if (i % 50 == 0) {
                 progress.accept((double) i / n);
             }

@@ -4,13 +4,24 @@ import farglass.film.Box;
 import farglass.film.FilmException;
 import farglass.film.FilmFile;
 import farglass.film.map.ClockRuns.Run;
+import farglass.film.score.Layout;
+import farglass.film.score.RowLook;
+import farglass.film.score.SampledWords;
+import farglass.film.score.ScoreCrops;
+import farglass.film.score.ScoreGraphic;
+import farglass.film.score.ScoreReader;
+import farglass.film.score.ScoreTrack;
 import farglass.film.text.TextReader;
 import farglass.time.FilmTime;
 import farglass.time.MatchTime;
 import farglass.time.Segment;
 import java.util.List;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.TimeUnit;
 import java.util.function.BooleanSupplier;
 import java.util.function.DoubleConsumer;
+import org.jspecify.annotations.Nullable;
 
 /** Proposes the clock map of a film. */
 public final class MapFinder {
@@ -19,12 +30,15 @@ public final class MapFinder {
     /** Shares of the work, for the progress told. */
     private static final double LOOKING = 0.3;
 
-    private static final double SCANNING = 0.5;
+    private static final double SCANNING = 0.7;
+    private static final double CLOCK = 0.8;
+    /** One line is read in a fraction of this. */
+    private static final int READING_S = 10;
 
     private final FilmFile film;
-    private Box box;
-    private Boolean down;
-    private Long lengthMs;
+    private @Nullable Box box;
+    private @Nullable Boolean down;
+    private @Nullable Long lengthMs;
 
     private MapFinder(FilmFile film) {
         this.film = film;
@@ -60,27 +74,74 @@ public final class MapFinder {
      */
     public MapProposal find(DoubleConsumer progress, BooleanSupplier cancelled) throws FilmException {
         try (TextReader reader = TextReader.open()) {
-            if (box == null) {
-                box = ClockPlace.find(film, reader, x -> progress.accept(LOOKING * x), cancelled)
-                        .orElse(null);
-            }
-            return find(reader, x -> progress.accept(LOOKING + (1 - LOOKING) * x), cancelled);
+            ClockPlace place = new ClockPlace(film, reader);
+            SampledWords words =
+                    SampledWords.of(film, reader, place::look, x -> progress.accept(LOOKING * x), cancelled);
+            Box clock = box != null ? box : place.best().orElse(null);
+            return find(reader, words, clock, x -> progress.accept(LOOKING + (1 - LOOKING) * x), cancelled);
         }
     }
 
-    private MapProposal find(TextReader reader, DoubleConsumer progress, BooleanSupplier cancelled)
+    private MapProposal find(
+            TextReader reader,
+            SampledWords words,
+            @Nullable Box clock,
+            DoubleConsumer progress,
+            BooleanSupplier cancelled)
             throws FilmException {
-        FilmScan scan = FilmScan.of(film, box, x -> progress.accept(SCANNING * x), cancelled);
+        ScoreGraphic graphic = Layout.of(
+                RowLook.along(film, words, clock, reader, cancelled),
+                clock,
+                film.info().width(),
+                film.info().height());
+        ScoreCrops crops = new ScoreCrops(graphic);
+        // the clock is read on one thread while the film is decoded on others
+        ExecutorService reading = Executors.newSingleThreadExecutor();
+        try {
+            FilmScan scan = FilmScan.of(
+                    film,
+                    clock,
+                    shown -> reading.submit(() -> reader.read(shown, TextReader.Kind.CLOCK)),
+                    crops,
+                    x -> progress.accept(SCANNING * x),
+                    cancelled);
+            return find(scan, clock, reader, graphic, crops, progress, cancelled);
+        } finally {
+            // the network is closed after this: nothing may still be reading
+            reading.shutdownNow();
+            await(reading);
+        }
+    }
+
+    private static void await(ExecutorService reading) {
+        try {
+            reading.awaitTermination(READING_S, TimeUnit.SECONDS);
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+        }
+    }
+
+    private MapProposal find(
+            FilmScan scan,
+            @Nullable Box clock,
+            TextReader reader,
+            ScoreGraphic graphic,
+            ScoreCrops crops,
+            DoubleConsumer progress,
+            BooleanSupplier cancelled)
+            throws FilmException {
         List<FilmTime> shots =
                 scan.shots().stream().map(i -> FilmTime.ofMs(scan.ms()[i])).toList();
         long duration = film.info().durationMs();
-        if (box == null) {
+        if (clock == null) {
             Segment whole =
                     new Segment(FilmTime.ofMs(0), FilmTime.ofMs(duration), Segment.Kind.LIVE, MatchTime.ZERO, 1);
-            return new MapProposal(List.of(new MapProposal.Part(whole, GUESS)), shots, List.of(), true, null);
+            ScoreTrack score = ScoreReader.read(
+                    graphic, crops, reader, ms -> true, x -> progress.accept(CLOCK + (1 - CLOCK) * x), cancelled);
+            return new MapProposal(List.of(new MapProposal.Part(whole, GUESS)), shots, List.of(), true, null, score);
         }
         ClockTrack track =
-                ClockTrack.of(scan, reader, down, x -> progress.accept(SCANNING + (1 - SCANNING) * x), cancelled);
+                ClockTrack.of(scan, down, x -> progress.accept(SCANNING + (CLOCK - SCANNING) * x), cancelled);
         long length = lengthMs != null ? lengthMs : wholeMinutes(track, scan.ms());
         List<Run> runs = ClockRuns.of(track, scan.ms(), length);
         if (runs.isEmpty()) {
@@ -88,7 +149,14 @@ public final class MapFinder {
                     + " closer round the digits, or type the clock at a few moments (clock 6:30) and try again.");
         }
         List<MapProposal.Part> parts = new SegmentBuilder(scan, track, runs, duration, length).parts();
-        return new MapProposal(parts, shots, track.readings(), track.down(), box);
+        ScoreTrack score = ScoreReader.read(
+                graphic,
+                crops,
+                reader,
+                ms -> track.at(scan.frameAt((double) ms)) >= 0,
+                x -> progress.accept(CLOCK + (1 - CLOCK) * x),
+                cancelled);
+        return new MapProposal(parts, shots, track.readings(), track.down(), clock, score);
     }
 
     /** Matches last whole minutes: the highest reading of a clock that runs, made up to one. */

@@ -1,8 +1,10 @@
 package farglass.film.map;
 
 import farglass.film.Box;
+import farglass.film.score.ScoreTrack;
 import farglass.time.ClockMap;
 import farglass.time.FilmTime;
+import farglass.time.MatchTime;
 import farglass.time.Segment;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
@@ -15,13 +17,15 @@ import org.jspecify.annotations.Nullable;
  * @param readings the clock over the film, one entry for each change; empty when none was found
  * @param down whether the clock counts down
  * @param box where the clock was read; null when none was found
+ * @param score what the score graphic showed
  */
 public record MapProposal(
         List<Part> segments,
         List<FilmTime> shots,
         List<ClockReading> readings,
         boolean down,
-        @Nullable Box box) {
+        @Nullable Box box,
+        ScoreTrack score) {
     /**
      * A proposed segment.
      *
@@ -37,5 +41,18 @@ public record MapProposal(
 
     public ClockMap map() {
         return ClockMap.of(segments.stream().map(Part::segment).toList());
+    }
+
+    /** The match moment of a film moment; where the match is not shown, the one at which it was last. */
+    public MatchTime moment(long ms) {
+        MatchTime last = MatchTime.ZERO;
+        for (Part p : segments) {
+            Segment s = p.segment();
+            if (s.kind() != Segment.Kind.LIVE || s.from().ms() > ms) {
+                continue;
+            }
+            last = s.contains(FilmTime.ofMs(ms)) ? s.matchTime(FilmTime.ofMs(ms)) : s.matchEnd();
+        }
+        return last;
     }
 }

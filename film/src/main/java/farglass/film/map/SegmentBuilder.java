@@ -21,6 +21,10 @@ import java.util.Map;
 final class SegmentBuilder {
     /** A clock hidden for less is a slip of the reader. */
     private static final long HIDDEN_MS = 1200;
+    /** One hidden for less, with no change of shot by it, is hard to read before what moves behind it. */
+    private static final long SURELY_MS = 3000;
+
+    private static final long SHOT_BY_MS = 500;
     /** Film and clock disagree by less: no stoppage, no cut. */
     private static final double LOST_MS = 300;
     /** A change of picture this many times the usual one marks the moment of a stop. */
@@ -42,6 +46,7 @@ final class SegmentBuilder {
     private final List<Segment> segments = new ArrayList<>();
     private final List<long[]> replays = new ArrayList<>();
     private long at;
+    private long lived;
 
     SegmentBuilder(FilmScan scan, ClockTrack track, List<Run> runs, long duration, long length) {
         this.scan = scan;
@@ -62,12 +67,16 @@ final class SegmentBuilder {
             } else if (!none && from >= 0) {
                 long to = i < scan.ms().length ? scan.ms()[i] : duration;
                 long begin = shotNear(scan.ms()[from], to);
-                if (to - begin >= HIDDEN_MS) {
+                if (to - begin >= HIDDEN_MS && (to - begin >= SURELY_MS || shotBy(begin) || shotBy(to))) {
                     hidden.add(new long[] {begin, to});
                 }
                 from = -1;
             }
         }
+    }
+
+    private boolean shotBy(long ms) {
+        return scan.shots().stream().anyMatch(i -> Math.abs(scan.ms()[i] - ms) <= SHOT_BY_MS);
     }
 
     /** A replay begins with a change of shot: one soon after the clock was lost is where it begins. */
@@ -206,7 +215,12 @@ final class SegmentBuilder {
         long end = Math.min(to, duration);
         if (end > at) {
             long match = Math.max(0, Math.round(at - run.offsetMs()));
+            if (match < lived && lived - match < SLIVER_MS) {
+                // rounding must not let it begin before the match moment at which the last one ended
+                match = lived;
+            }
             segments.add(Segment.live(at, end, match));
+            lived = match + end - at;
             at = end;
         }
     }
@@ -276,9 +290,13 @@ final class SegmentBuilder {
 
     private static final double GUESS = 0.1;
 
-    /** Share of a segment's frames whose clock says what the segment says. */
+    /**
+     * Share of the frames with a readable clock whose clock says what the segment says; less when fewer than half of
+     * its frames have one.
+     */
     private double borneOut(Segment s) {
         int n = 0;
+        int read = 0;
         int right = 0;
         int standing = -1;
         for (int i = 0; i < scan.ms().length; i++) {
@@ -288,15 +306,19 @@ final class SegmentBuilder {
             }
             n++;
             int shown = track.at(i);
+            if (shown < 0) {
+                continue;
+            }
+            read++;
             if (s.kind() == Segment.Kind.LIVE) {
                 double expected = s.at().ms() + f - s.from().ms();
-                long q = shown < 0 ? -9999 : ClockRuns.shownFrom(shown, track.down(), length);
+                long q = ClockRuns.shownFrom(shown, track.down(), length);
                 right += expected >= q - 100 && expected < q + 1100 ? 1 : 0;
             } else {
                 standing = standing < 0 ? shown : standing;
-                right += shown >= 0 && shown == standing ? 1 : 0;
+                right += shown == standing ? 1 : 0;
             }
         }
-        return n == 0 ? GUESS : Math.max(GUESS, (double) right / n);
+        return read == 0 ? GUESS : Math.max(GUESS, (double) right / read * Math.min(1, 2.0 * read / n));
     }
 }

@@ -27,22 +27,31 @@ public final class TextReader implements AutoCloseable {
     private final List<String> characters;
 
     private final boolean[] clock;
+    private final boolean[] digits;
 
     /** What can stand in a picture. */
     public enum Kind {
         /** Any character. */
         ANY,
         /** Digits, colon and point only: everything else is taken for the likeliest of them. */
-        CLOCK
+        CLOCK,
+        /** Digits only; the confidence says how sure it is which, not whether any stand there. */
+        DIGITS
     }
 
     private TextReader(TextModel model, List<String> characters) {
         this.model = model;
         this.characters = characters;
-        this.clock = new boolean[characters.size()];
-        for (int i = 0; i < clock.length; i++) {
-            clock[i] = i == 0 || "0123456789:.".contains(characters.get(i));
+        this.clock = among("0123456789:.");
+        this.digits = among("0123456789");
+    }
+
+    private boolean[] among(String allowed) {
+        boolean[] among = new boolean[characters.size()];
+        for (int i = 0; i < among.length; i++) {
+            among[i] = i == 0 || allowed.contains(characters.get(i));
         }
+        return among;
     }
 
     /**
@@ -83,7 +92,7 @@ public final class TextReader implements AutoCloseable {
             if (best != 0 && best != before) {
                 text.append(characters.get(best));
                 at.add(Math.min(1, (t + 0.5) / steps * width / drawn));
-                sum += out.values()[t * classes + best];
+                sum += chance(out.values(), t * classes, best, kind);
             }
             before = best;
         }
@@ -93,11 +102,27 @@ public final class TextReader implements AutoCloseable {
     private int best(float[] values, int from, int classes, Kind kind) {
         int best = 0;
         for (int c = 1; c < classes; c++) {
-            if (values[from + c] > values[from + best] && (kind == Kind.ANY || clock[c])) {
+            if (values[from + c] > values[from + best] && (kind == Kind.ANY || allowed(kind)[c])) {
                 best = c;
             }
         }
         return best;
+    }
+
+    private boolean[] allowed(Kind kind) {
+        return kind == Kind.CLOCK ? clock : digits;
+    }
+
+    /** Chance of a character; of a digit, among the digits. */
+    private double chance(float[] values, int from, int character, Kind kind) {
+        if (kind != Kind.DIGITS) {
+            return values[from + character];
+        }
+        double sum = 0;
+        for (int c = 1; c < digits.length; c++) {
+            sum += digits[c] ? values[from + c] : 0;
+        }
+        return values[from + character] / sum;
     }
 
     /** Brightness from -1 to 1, brought to the height by interpolation between pixels; 0 beyond the drawn width. */

@@ -7,6 +7,7 @@ import farglass.film.Box;
 import farglass.film.FilmException;
 import farglass.film.FilmFile;
 import farglass.film.Mp4Writer;
+import farglass.film.score.SampledWords;
 import farglass.film.studio.Lettering;
 import farglass.film.text.TextReader;
 import farglass.type.Typeface;
@@ -53,7 +54,9 @@ class ClockPlaceTest {
         new Mp4Writer(WIDTH, HEIGHT, RATE, 600_000, RATE)
                 .write(film, 30 * RATE, (image, i) -> paint(image, i, top, bottom), x -> {}, () -> false);
         try (FilmFile opened = FilmFile.open(film)) {
-            return ClockPlace.find(opened, reader, x -> {}, () -> false);
+            ClockPlace place = new ClockPlace(opened, reader);
+            SampledWords.of(opened, reader, place::look, x -> {}, () -> false);
+            return place.best();
         }
     }
 
@@ -101,7 +104,7 @@ class ClockPlaceTest {
                     Path film = folder.resolve("f.mp4");
                     new Mp4Writer(64, 64, RATE, 50_000, RATE).write(film, 20, (p, i) -> {}, x -> {}, () -> false);
                     try (FilmFile opened = FilmFile.open(film)) {
-                        ClockPlace.find(opened, reader, x -> {}, () -> true);
+                        SampledWords.of(opened, reader, p -> {}, x -> {}, () -> true);
                     }
                 })
                 .withMessageContaining("Nothing was changed");

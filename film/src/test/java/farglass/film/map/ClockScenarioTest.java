@@ -17,6 +17,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.concurrent.CompletableFuture;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
@@ -93,7 +94,7 @@ class ClockScenarioTest {
         cut();
     }
 
-    private FilmScan scan() {
+    private FilmScan scan() throws FilmException {
         long[] ms = new long[shown.size()];
         double[] moved = new double[ms.length];
         List<Display> displays = new ArrayList<>();
@@ -102,7 +103,10 @@ class ClockScenarioTest {
             ms[i] = i * FRAME;
             moved[i] = change.get(i);
             if (i == 0 || shown.get(i) != shown.get(i - 1)) {
-                displays.add(new Display(i, shown.get(i)));
+                displays.add(new Display(
+                        i,
+                        shown.get(i),
+                        CompletableFuture.completedFuture(reader.read(shown.get(i), TextReader.Kind.CLOCK))));
             }
             small.add(new GrayPicture(1, 1, new byte[] {(byte) (i * 7)}));
         }
@@ -110,7 +114,7 @@ class ClockScenarioTest {
     }
 
     private static ClockTrack track(FilmScan scan, Boolean direction) throws FilmException {
-        return ClockTrack.of(scan, reader, direction, x -> {}, () -> false);
+        return ClockTrack.of(scan, direction, x -> {}, () -> false);
     }
 
     private List<Segment> segments(Boolean direction) throws FilmException {

@@ -1,0 +1,345 @@
+package farglass.film.score;
+
+import farglass.film.Box;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * Finds the score graphic among words that stay put. It has two names of one size, and what stands beside the first
+ * stands beside the second in the same way: below it, moved along or mirrored. Of all pairs of names and ways, that
+ * under which most numbers have their counterpart is taken.
+ */
+public final class Layout {
+    /** Share of the pictures in which a name is read at least. */
+    private static final double NAME_SEEN = 0.3;
+    /** Two numbers that belong together are read in so many of the pictures together, as a share of twice all. */
+    private static final double BOTH_SEEN = 0.3;
+    /** Share of pictures in which a number is read, when its counterpart is never. */
+    private static final double ALONE_SEEN = 0.5;
+    /** Heights of text in one graphic that should be equal differ by less. */
+    private static final double ALIKE = 1.6;
+    /** Shares of a line's height by which a counterpart may stand beside where it should. */
+    private static final double NEAR_X = 0.9;
+
+    private static final double NEAR_Y = 0.6;
+    /** Names are at most so many heights apart when they stand above each other. */
+    private static final double APART = 7;
+    /** Numbers stand at most so many heights above or below their name's row. */
+    private static final double BESIDE = 3;
+
+    private static final int LEAST_NAME = 3;
+
+    private final List<Integer> pictures;
+    private final List<Region> names;
+    private final List<Region> headings;
+    /** Numbers; in a second search also noughts that were read as the last letter of a name. */
+    private List<Region> numbers;
+
+    private final List<Region> withNoughts;
+
+    /** Where the counterpart of a place is. */
+    private interface Way {
+        double x(double x);
+
+        double y(double y);
+
+        /** Whether the second name stands below the first. */
+        default boolean stacked() {
+            return false;
+        }
+    }
+
+    private record Shift(double dx, double dy, boolean stacked) implements Way {
+        @Override
+        public double x(double x) {
+            return x + dx;
+        }
+
+        @Override
+        public double y(double y) {
+            return y + dy;
+        }
+    }
+
+    private record Mirror(double middle, double dy) implements Way {
+        @Override
+        public double x(double x) {
+            return 2 * middle - x;
+        }
+
+        @Override
+        public double y(double y) {
+            return y + dy;
+        }
+    }
+
+    /** @param weight how well its numbers are borne out, about 1 for each column */
+    private record Found(Region a, Region b, Way way, List<Pair> pairs, double weight) {}
+
+    /** A number of the first athlete and its counterpart; one of them may never have been read. */
+    private record Pair(Region first, @Nullable Region second, double weight) {}
+
+    private Layout(SampledWords sampled, @Nullable Box clock) {
+        List<Integer> shown = new ArrayList<>();
+        for (int i = 0; i < sampled.pictures().size(); i++) {
+            if (clock == null || sampled.pictures().get(i).words().stream().anyMatch(w -> overlap(w.box(), clock))) {
+                shown.add(i);
+            }
+        }
+        pictures = shown;
+        headings = Region.of(sampled, w -> ScoreKind.of(w.text()).isPresent());
+        names = Region.of(sampled, w -> w.letters() && ScoreKind.of(w.text()).isEmpty()).stream()
+                .filter(r -> r.seen(pictures) >= NAME_SEEN * pictures.size())
+                .filter(r -> r.text().length() >= LEAST_NAME)
+                .toList();
+        numbers = numbers(sampled, clock);
+        withNoughts = numbers(noughts(sampled), clock);
+    }
+
+    private static List<Region> numbers(SampledWords sampled, @Nullable Box clock) {
+        return Region.of(sampled, w -> w.number().isPresent()).stream()
+                .filter(r -> clock == null || !overlap(r.box(), clock))
+                .toList();
+    }
+
+    /** The same words and, of those that end in what may be a nought, their last sign. */
+    private static SampledWords noughts(SampledWords sampled) {
+        List<SampledWords.Picture> pictures = new ArrayList<>();
+        for (SampledWords.Picture p : sampled.pictures()) {
+            List<Word> words = new ArrayList<>(p.words());
+            p.words().stream().map(Word::nought).flatMap(Optional::stream).forEach(words::add);
+            pictures.add(new SampledWords.Picture(p.frame(), p.ms(), words));
+        }
+        return new SampledWords(pictures);
+    }
+
+    static boolean overlap(Box a, Box b) {
+        int across = Math.min(a.x() + a.width(), b.x() + b.width()) - Math.max(a.x(), b.x());
+        int down = Math.min(a.y() + a.height(), b.y() + b.height()) - Math.max(a.y(), b.y());
+        return across > 0.3 * Math.min(a.width(), b.width()) && down > 0.3 * Math.min(a.height(), b.height());
+    }
+
+    /**
+     * The score graphic of a film; {@link ScoreGraphic#NONE} when there is none.
+     *
+     * @param clock where the match clock stands; null when there is none
+     * @param width of the picture, pixels
+     * @param height of the picture, pixels
+     */
+    public static ScoreGraphic of(SampledWords sampled, @Nullable Box clock, int width, int height) {
+        return new Layout(sampled, clock).find(width, height);
+    }
+
+    private ScoreGraphic find(int width, int height) {
+        Found best = best(width);
+        if (best == null) {
+            numbers = withNoughts;
+            best = best(width);
+        }
+        return best == null ? ScoreGraphic.NONE : graphic(best, width, height);
+    }
+
+    private @Nullable Found best(int width) {
+        Found best = null;
+        for (Region a : names) {
+            for (Region b : names) {
+                for (Way way : ways(a, b, width)) {
+                    Found f = pairs(a, b, way);
+                    if (!f.pairs().isEmpty() && (best == null || better(f, best))) {
+                        best = f;
+                    }
+                }
+            }
+        }
+        return best;
+    }
+
+    private static boolean better(Found f, Found than) {
+        double by = f.weight() - than.weight();
+        if (Math.abs(by) > 0.2) {
+            return by > 0;
+        }
+        // a name and its team's both stand beside the numbers: the name is larger, or above
+        int size = f.a().box().height() - than.a().box().height();
+        return 10 * Math.abs(size) > than.a().box().height() ? size > 0 : by > 0;
+    }
+
+    /** The ways in which the second name can be the first one's counterpart; none when it is the other way round. */
+    private static List<Way> ways(Region a, Region b, int width) {
+        double high = Math.max(a.box().height(), b.box().height());
+        double low = Math.min(a.box().height(), b.box().height());
+        if (a == b || high > ALIKE * low) {
+            return List.of();
+        }
+        int leftA = a.box().x();
+        int leftB = b.box().x();
+        int rightA = leftA + a.box().width();
+        int rightB = leftB + b.box().width();
+        double dy = b.y() - a.y();
+        boolean above =
+                Math.min(Math.abs(leftA - leftB), Math.abs(rightA - rightB)) < high || Math.abs(a.x() - b.x()) < high;
+        if (above) {
+            if (dy < 0.7 * high || dy > APART * high) {
+                return List.of();
+            }
+            // columns below each other, or each number right after its name
+            return List.of(new Shift(0, dy, true), new Shift(rightB - rightA, dy, true));
+        }
+        if (Math.abs(dy) > NEAR_Y * high || rightA > leftB) {
+            return List.of();
+        }
+        return List.of(
+                new Shift(leftB - leftA, dy, false),
+                new Shift(rightB - rightA, dy, false),
+                new Mirror((leftA + rightB) / 2.0, dy),
+                new Mirror((rightA + leftB) / 2.0, dy),
+                new Mirror(width / 2.0, dy));
+    }
+
+    private Found pairs(Region a, Region b, Way way) {
+        List<Pair> pairs = new ArrayList<>();
+        for (Region c : numbers) {
+            if (!beside(c, a, b, way)) {
+                continue;
+            }
+            Optional<Region> d = counterpart(c, way);
+            double seen = c.seen(pictures) + (d.isPresent() ? d.get().seen(pictures) : 0);
+            double share = seen / (2.0 * Math.max(1, pictures.size()));
+            boolean alone = d.isEmpty()
+                    && way.stacked()
+                    && 2 * share >= ALONE_SEEN
+                    && Math.abs(c.y() - a.y()) < NEAR_Y * a.box().height();
+            if (alone || (d.isPresent() && share >= BOTH_SEEN)) {
+                pairs.add(new Pair(c, d.orElse(null), share));
+            }
+        }
+        List<Pair> kept = single(pairs);
+        return new Found(
+                a, b, way, kept, kept.stream().mapToDouble(Pair::weight).sum());
+    }
+
+    /** Numbers too near each other to be two columns are one. */
+    private static List<Pair> single(List<Pair> pairs) {
+        List<Pair> kept = new ArrayList<>();
+        pairs.stream()
+                .sorted(Comparator.comparingDouble(Pair::weight).reversed())
+                .forEach(p -> {
+                    double near = 0.8 * p.first().box().height();
+                    boolean free = kept.stream().allMatch(k -> k.second() == null || k.second() != p.second())
+                            && kept.stream()
+                                    .allMatch(k ->
+                                            Math.abs(k.first().x() - p.first().x()) > near
+                                                    || Math.abs(k.first().y()
+                                                                    - p.first().y())
+                                                            > near);
+                    if (free) {
+                        kept.add(p);
+                    }
+                });
+        return kept;
+    }
+
+    /** Whether a number stands by the first name rather than by the second. */
+    private static boolean beside(Region c, Region a, Region b, Way way) {
+        double high = a.box().height();
+        if (Math.abs(c.y() - a.y()) > BESIDE * high || c.box().height() > 3 * high) {
+            return false;
+        }
+        if (way.stacked()) {
+            return Math.abs(c.y() - a.y()) < Math.abs(c.y() - b.y());
+        }
+        return Math.abs(c.x() - a.x()) < Math.abs(c.x() - b.x());
+    }
+
+    private Optional<Region> counterpart(Region c, Way way) {
+        double x = way.x(c.x());
+        double y = way.y(c.y());
+        double high = c.box().height();
+        return numbers.stream()
+                .filter(d -> d != c)
+                .filter(d -> Math.abs(d.x() - x) < NEAR_X * high && Math.abs(d.y() - y) < NEAR_Y * high)
+                .filter(d -> Math.max(d.box().height(), high)
+                        < 1.8 * Math.min(d.box().height(), high))
+                .min(Comparator.comparingDouble(d -> Math.abs(d.x() - x) + Math.abs(d.y() - y)));
+    }
+
+    private ScoreGraphic graphic(Found f, int width, int height) {
+        List<Pair> order = new ArrayList<>(f.pairs());
+        boolean mirrored = f.way() instanceof Mirror;
+        order.sort(Comparator.comparingDouble(
+                p -> mirrored ? Math.abs(p.first().x() - f.a().x()) : p.first().x()));
+        List<ScoreGraphic.Column> columns = new ArrayList<>();
+        for (Pair p : order) {
+            double room = room(p, order);
+            Region second = p.second();
+            Box first =
+                    cell(p.first().x(), p.first().y(), p.first().box(), room).within(width, height);
+            double x = second == null ? f.way().x(p.first().x()) : second.x();
+            double y = second == null ? f.way().y(p.first().y()) : second.y();
+            Box other = cell(x, y, second == null ? p.first().box() : second.box(), room)
+                    .within(width, height);
+            columns.add(new ScoreGraphic.Column(first, other, heading(p.first())));
+        }
+        List<ScoreGraphic.Name> read = new ArrayList<>();
+        for (int i = 0; i < 2; i++) {
+            Region r = i == 0 ? f.a() : f.b();
+            read.add(new ScoreGraphic.Name(bare(r, columns, i), r.box(), r.agreement()));
+        }
+        return new ScoreGraphic(read, columns);
+    }
+
+    /** A name without the nought that stands right after it and was sometimes read with it. */
+    private static String bare(Region name, List<ScoreGraphic.Column> columns, int athlete) {
+        String text = name.text();
+        Box b = name.box();
+        boolean after = columns.stream().map(c -> c.of(athlete)).anyMatch(c -> {
+            double beside = c.x() + c.width() / 2.0 - b.x() - b.width();
+            return overlap(c, new Box(c.x(), b.y(), c.width(), b.height()))
+                    && beside > -1.2 * b.height()
+                    && beside < 1.5 * b.height();
+        });
+        if (!after || !Word.endsWithNought(text)) {
+            return text;
+        }
+        String without = text.substring(0, text.length() - 1).strip();
+        return name.read(without) ? without : text;
+    }
+
+    /** How wide a number of the first athlete may be read without touching the next, pixels. */
+    private static double room(Pair p, List<Pair> all) {
+        double room = 2.2 * p.first().box().height();
+        for (Pair q : all) {
+            if (q != p
+                    && Math.abs(q.first().y() - p.first().y()) < p.first().box().height()) {
+                room = Math.min(room, Math.abs(q.first().x() - p.first().x()));
+            }
+        }
+        return room;
+    }
+
+    private static Box cell(double x, double y, Box seen, double room) {
+        double wide = Math.max(1, Math.min(room, Math.max(seen.width(), 1.6 * seen.height())));
+        int left = (int) Math.max(0, Math.round(x - wide / 2));
+        int top = (int) Math.max(0, Math.round(y - seen.height() / 2.0));
+        return new Box(left, top, Math.max(1, (int) Math.round(wide)), seen.height());
+    }
+
+    /** What a word right above a number, or right before it, says that it counts. */
+    private @Nullable ScoreKind heading(Region number) {
+        double high = number.box().height();
+        return headings.stream()
+                .filter(h -> {
+                    double up = number.y() - h.y();
+                    boolean over = Math.abs(h.x() - number.x()) < high && up > 0.5 * high && up < 5 * high;
+                    double before = number.x() - h.x();
+                    boolean leads = Math.abs(up) < 0.5 * high && before > 0 && before < 2.5 * high;
+                    return over || leads;
+                })
+                .min(Comparator.comparingDouble(h -> Math.abs(number.y() - h.y()) + Math.abs(number.x() - h.x())))
+                .flatMap(h -> ScoreKind.of(h.text()))
+                .orElse(null);
+    }
+}

@@ -1,0 +1,144 @@
+package farglass.film.score;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.SortedSet;
+import java.util.TreeSet;
+
+/**
+ * What a number on the picture was over the film, from readings some of which are wrong: the course under which the
+ * readings and the changes together cost least (Viterbi's algorithm; Rabiner, Proceedings of the IEEE 77, 1989).
+ */
+final class NumberTrack {
+    /** A sure reading of something else costs so much (log chances). */
+    private static final double MISREAD = 3;
+    /** The less likely of two ways to read it. */
+    private static final double OTHERWISE = 0.15;
+    /** Nothing read where something should stand. */
+    private static final double UNREAD = 0.3;
+    /** One change that a score can make. */
+    private static final double USUAL = 4;
+    /** Any other change upwards. */
+    private static final double UP = 6.5;
+    /** A score taken back. */
+    private static final double DOWN = 7;
+    /** Points that one action gives at most. */
+    private static final int MOST = 4;
+    /** Readings after a change from which its confidence is told. */
+    private static final int AFTER = 6;
+
+    /**
+     * A reading.
+     *
+     * @param value -1 when nothing could be read
+     * @param other what it may be instead; the same when there is no doubt
+     * @param confidence 0..1
+     */
+    record Reading(long ms, int value, int other, double confidence) {
+        boolean says(int number) {
+            return value == number || other == number;
+        }
+    }
+
+    /**
+     * A change.
+     *
+     * @param fromMs when the old number was last read; 0 for a number that stood there when it was first read
+     * @param ms when the new one was first read
+     * @param confidence 0..1
+     */
+    record Change(long fromMs, long ms, int before, int after, double confidence) {}
+
+    private NumberTrack() {}
+
+    /** Changes in film order; a first number other than nought is a change from nought. */
+    static List<Change> changes(List<Reading> readings) {
+        int[] course = course(readings);
+        List<Change> changes = new ArrayList<>();
+        int last = -1;
+        long lastMs = 0;
+        for (int i = 0; i < course.length; i++) {
+            if (!readings.get(i).says(course[i])) {
+                continue;
+            }
+            int before = last < 0 ? 0 : last;
+            if (course[i] != before) {
+                changes.add(new Change(lastMs, readings.get(i).ms(), before, course[i], sure(readings, course, i)));
+            }
+            last = course[i];
+            lastMs = readings.get(i).ms();
+        }
+        return changes;
+    }
+
+    /** Share of the next readings that say so, times how sure they are. */
+    private static double sure(List<Reading> readings, int[] course, int from) {
+        double sum = 0;
+        int n = 0;
+        for (int i = from; i < course.length && n < AFTER && course[i] == course[from]; i++) {
+            n++;
+            sum += readings.get(i).says(course[i]) ? readings.get(i).confidence() : 0;
+        }
+        return n == 0 ? 0 : sum / n;
+    }
+
+    private static int[] course(List<Reading> readings) {
+        SortedSet<Integer> read = new TreeSet<>();
+        readings.forEach(r -> read.addAll(List.of(r.value(), r.other())));
+        read.remove(-1);
+        int n = readings.size();
+        int[] course = new int[n];
+        if (read.isEmpty()) {
+            Arrays.fill(course, -2);
+            return course;
+        }
+        int[] values = read.stream().mapToInt(Integer::intValue).toArray();
+        double[] cost = new double[values.length];
+        int[][] from = new int[n][values.length];
+        for (int i = 0; i < n; i++) {
+            double[] next = new double[values.length];
+            for (int s = 0; s < values.length; s++) {
+                int best = s;
+                for (int b = 0; i > 0 && b < values.length; b++) {
+                    if (cost[b] + change(values[b], values[s]) < cost[best] + change(values[best], values[s])) {
+                        best = b;
+                    }
+                }
+                from[i][s] = best;
+                next[s] = (i > 0 ? cost[best] + change(values[best], values[s]) : 0)
+                        + mistake(readings.get(i), values[s]);
+            }
+            cost = next;
+        }
+        int at = 0;
+        for (int s = 1; s < values.length; s++) {
+            at = cost[s] < cost[at] ? s : at;
+        }
+        for (int i = n - 1; i >= 0; i--) {
+            course[i] = values[at];
+            at = from[i][at];
+        }
+        return course;
+    }
+
+    private static double mistake(Reading r, int value) {
+        if (r.value() < 0) {
+            return UNREAD;
+        }
+        if (r.value() == value) {
+            return 0;
+        }
+        return r.other() == value ? OTHERWISE : MISREAD * r.confidence();
+    }
+
+    private static double change(int before, int after) {
+        if (before == after) {
+            return 0;
+        }
+        if (after < before) {
+            return DOWN;
+        }
+        return after - before <= MOST ? USUAL : UP;
+    }
+}

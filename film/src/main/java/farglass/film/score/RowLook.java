@@ -1,0 +1,127 @@
+package farglass.film.score;
+
+import farglass.film.Box;
+import farglass.film.FilmException;
+import farglass.film.FilmFile;
+import farglass.film.text.TextReader;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.SortedSet;
+import java.util.TreeSet;
+import java.util.function.BooleanSupplier;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * Reads along the rows of names. A number that stands alone is often overlooked by the network that finds text, and
+ * read well by the one that reads it when it is shown the row.
+ */
+public final class RowLook {
+    /** Length of a strip that is read, in heights of the name; more would be pressed together. */
+    private static final double LONG = 13;
+    /** Rows of numbers stand at most so many heights above or below their name. */
+    private static final double BESIDE = 3;
+    /** Share of the pictures in which a name must be read. */
+    private static final double STAYS = 0.3;
+    /** Pictures looked at. */
+    private static final int PICTURES = 7;
+    /** Names looked along, the most often read first. */
+    private static final int NAMES = 6;
+
+    private final FilmFile film;
+    private final TextReader reader;
+
+    private RowLook(FilmFile film, TextReader reader) {
+        this.film = film;
+        this.reader = reader;
+    }
+
+    /**
+     * The words of those pictures in which the clock was read, with those along the rows of names.
+     *
+     * @param clock where the match clock stands; null when there is none
+     * @throws FilmException when the film is damaged or it was cancelled
+     */
+    public static SampledWords along(
+            FilmFile film, SampledWords sampled, @Nullable Box clock, TextReader reader, BooleanSupplier cancelled)
+            throws FilmException {
+        List<SampledWords.Picture> shown = sampled.pictures().stream()
+                .filter(p -> clock == null || p.words().stream().anyMatch(w -> Layout.overlap(w.box(), clock)))
+                .toList();
+        List<Integer> all = new ArrayList<>();
+        for (int i = 0; i < shown.size(); i++) {
+            all.add(i);
+        }
+        SampledWords words = new SampledWords(shown);
+        List<Region> names = Region.of(words, Word::letters).stream()
+                .filter(r -> r.seen(all) >= Math.max(2, STAYS * shown.size()))
+                .filter(r -> ScoreKind.of(r.text()).isEmpty())
+                .sorted((a, b) -> Long.compare(b.seen(all), a.seen(all)))
+                .limit(NAMES)
+                .toList();
+        List<Region> numbers = Region.of(words, w -> w.number().isPresent()).stream()
+                .filter(r -> clock == null || !Layout.overlap(r.box(), clock))
+                .filter(r -> r.seen(all) >= 2)
+                .toList();
+        return new RowLook(film, reader).look(shown, strips(names, numbers, film), cancelled);
+    }
+
+    /** Left and right of every name, and along every row near it in which numbers were found. */
+    private static List<Box> strips(List<Region> names, List<Region> numbers, FilmFile film) {
+        List<Box> strips = new ArrayList<>();
+        for (Region name : names) {
+            Box b = name.box();
+            int far = (int) (LONG * b.height());
+            add(strips, b.x() + b.width(), b.y(), far, b.height(), film);
+            add(strips, b.x() - far, b.y(), far, b.height(), film);
+            SortedSet<Integer> rows = new TreeSet<>();
+            for (Region n : numbers) {
+                double down = Math.abs(n.y() - name.y()) / b.height();
+                boolean near = n.x() > b.x() - b.height() && n.x() < b.x() + b.width() + b.height();
+                boolean known = rows.stream().anyMatch(y -> Math.abs(y - n.box().y()) < 0.5 * b.height());
+                if (near && down > 0.7 && down < BESIDE && !known) {
+                    rows.add(n.box().y());
+                    int wide = Math.min(far, b.width() + 2 * b.height());
+                    add(
+                            strips,
+                            b.x() - b.height() / 2,
+                            n.box().y(),
+                            wide,
+                            n.box().height(),
+                            film);
+                }
+            }
+        }
+        return strips;
+    }
+
+    private static void add(List<Box> strips, int left, int top, int width, int height, FilmFile film) {
+        int x = Math.max(0, left);
+        int right = Math.min(film.info().width(), left + width);
+        if (right - x > height / 2) {
+            strips.add(new Box(x, top, right - x, height)
+                    .within(film.info().width(), film.info().height()));
+        }
+    }
+
+    private SampledWords look(List<SampledWords.Picture> shown, List<Box> strips, BooleanSupplier cancelled)
+            throws FilmException {
+        List<SampledWords.Picture> closer = new ArrayList<>();
+        int every = Math.max(1, (shown.size() + PICTURES - 1) / PICTURES);
+        for (int i = 0; i < shown.size(); i += every) {
+            if (cancelled.getAsBoolean()) {
+                throw new FilmException("Looking for the score was cancelled. Nothing was changed.");
+            }
+            SampledWords.Picture p = shown.get(i);
+            List<Word> words = new ArrayList<>(p.words());
+            for (Box strip : strips) {
+                for (Word w : Word.of(reader.read(film.gray(p.frame(), strip), TextReader.Kind.ANY), strip)) {
+                    if (w.number().isPresent()) {
+                        words.add(w);
+                    }
+                }
+            }
+            closer.add(new SampledWords.Picture(p.frame(), p.ms(), words));
+        }
+        return new SampledWords(closer);
+    }
+}

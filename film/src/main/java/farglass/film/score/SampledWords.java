@@ -1,0 +1,100 @@
+package farglass.film.score;
+
+import farglass.film.Box;
+import farglass.film.FilmException;
+import farglass.film.FilmFile;
+import farglass.film.text.TextFinder;
+import farglass.film.text.TextLine;
+import farglass.film.text.TextReader;
+import farglass.time.FilmTime;
+import java.nio.ByteBuffer;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.SortedSet;
+import java.util.TreeSet;
+import java.util.function.BooleanSupplier;
+import java.util.function.DoubleConsumer;
+
+/**
+ * The text of some pictures all over a film.
+ *
+ * @param pictures in film order
+ */
+public record SampledWords(List<Picture> pictures) {
+    /** Pictures of a film of a match, at least. */
+    private static final int LEAST = 14;
+    /** Of longer films there is one picture in this time, so that a match in them is met often enough. */
+    private static final long EVERY_MS = 40_000;
+
+    private static final int MOST = 45;
+    /** Width that text is looked for at; larger pictures are brought to it, for time. */
+    private static final int WIDTH = 960;
+
+    /**
+     * One picture.
+     *
+     * @param words in no order
+     */
+    public record Picture(int frame, long ms, List<Word> words) {}
+
+    /** Told of every picture as soon as it was read, while its film is still near. */
+    public interface Watcher {
+        void read(Picture picture) throws FilmException;
+    }
+
+    /** @throws FilmException when the film is damaged, the network cannot be loaded, or it was cancelled */
+    public static SampledWords of(
+            FilmFile film, TextReader reader, Watcher watcher, DoubleConsumer progress, BooleanSupplier cancelled)
+            throws FilmException {
+        try (TextFinder finder = TextFinder.open()) {
+            int width = Math.min(WIDTH, film.info().width());
+            int height = Math.max(1, (int) Math.round(
+                    film.info().height() * (double) width / film.info().width()));
+            ByteBuffer bgra = ByteBuffer.allocateDirect(4 * width * height);
+            List<Integer> frames = frames(film);
+            List<Picture> pictures = new ArrayList<>();
+            for (int f : frames) {
+                if (cancelled.getAsBoolean()) {
+                    throw new FilmException("Looking for the match clock was cancelled. Nothing was changed.");
+                }
+                int frame = film.nearest(f);
+                film.picture(frame, bgra, width, height);
+                List<Word> words = new ArrayList<>();
+                for (Box b : finder.find(bgra, width, height)) {
+                    Box line = whole(b, film, width);
+                    TextLine text = reader.read(film.gray(frame, line), TextReader.Kind.ANY);
+                    words.addAll(Word.of(text, line));
+                }
+                Picture picture = new Picture(frame, film.timeOf(frame).ms(), List.copyOf(words));
+                pictures.add(picture);
+                watcher.read(picture);
+                progress.accept((double) pictures.size() / frames.size());
+            }
+            return new SampledWords(List.copyOf(pictures));
+        }
+    }
+
+    /** Frames all over the film; key frames where there are any near, because they cost no decoding of others. */
+    private static List<Integer> frames(FilmFile film) {
+        long duration = film.info().durationMs();
+        int n = (int) Math.max(LEAST, Math.min(MOST, duration / EVERY_MS));
+        SortedSet<Integer> frames = new TreeSet<>();
+        for (int i = 0; i < n; i++) {
+            int frame = film.frameAt(FilmTime.ofMs(Math.round((i + 0.5) / n * duration)));
+            int key = film.keyFrameBefore(frame);
+            boolean near = film.timeOf(frame).ms() - film.timeOf(key).ms() < duration / n;
+            frames.add(near && !frames.contains(key) ? key : frame);
+        }
+        return List.copyOf(frames);
+    }
+
+    /** A box of the small picture in the picture as stored. */
+    private static Box whole(Box b, FilmFile film, int width) {
+        double scale = film.info().width() / (double) width;
+        int x = (int) Math.floor(b.x() * scale);
+        int y = (int) Math.floor(b.y() * scale);
+        int w = Math.max(1, (int) Math.ceil(b.width() * scale));
+        int h = Math.max(1, (int) Math.ceil(b.height() * scale));
+        return new Box(x, y, w, h).within(film.info().width(), film.info().height());
+    }
+}

@@ -1,0 +1,97 @@
+package farglass.film.score;
+
+import farglass.film.Box;
+import farglass.film.FilmException;
+import farglass.film.FilmFile;
+import farglass.film.GrayPicture;
+import java.util.ArrayList;
+import java.util.List;
+
+/** Small pictures of every number of a score graphic, taken while a film is gone through. */
+public final class ScoreCrops {
+    /** Time between pictures, ms: a change of the score is found this exactly. */
+    static final long STEP_MS = 500;
+    /** Height that the network reads, pixels: no more is kept, so that an hour of film takes about 100 MB. */
+    private static final int HEIGHT = 48;
+
+    /** Share of a line's height that is left out above and below: measured, 97 % of lone digits are read then. */
+    private static final double MARGIN = 0.1;
+    /** Width of a picture, in heights of the line: two digits that begin where one stands. */
+    private static final double WIDE = 1.35;
+    /** Width of its middle. */
+    private static final double NARROW = 0.85;
+
+    private final List<Box> boxes = new ArrayList<>();
+    private final List<Long> ms = new ArrayList<>();
+    private final List<List<GrayPicture>> pictures = new ArrayList<>();
+
+    public ScoreCrops(ScoreGraphic graphic) {
+        for (ScoreGraphic.Column c : graphic.columns()) {
+            boxes.add(close(c.first()));
+            boxes.add(close(c.second()));
+        }
+        boxes.forEach(b -> pictures.add(new ArrayList<>()));
+    }
+
+    /** Lines are found with a margin above and below, in which the edge of the graphic disturbs a lone digit. */
+    private static Box close(Box b) {
+        int margin = (int) Math.round(MARGIN * b.height());
+        int width = (int) Math.round(WIDE * b.height());
+        int x = Math.max(0, b.x() + (b.width() - width) / 2);
+        return new Box(x, b.y() + margin, Math.max(1, width), Math.max(1, b.height() - 2 * margin));
+    }
+
+    /** The middle of a picture, where one digit stands without the edges beside it. */
+    static GrayPicture middle(GrayPicture p) {
+        return p.inside((1 - NARROW / WIDE) / 2, 0);
+    }
+
+    /** Takes pictures of a frame, where enough time has passed since the last. */
+    public void take(FilmFile film, int frame, long at) throws FilmException {
+        if (boxes.isEmpty() || (!ms.isEmpty() && at - ms.get(ms.size() - 1) < STEP_MS)) {
+            return;
+        }
+        ms.add(at);
+        for (int i = 0; i < boxes.size(); i++) {
+            pictures.get(i).add(small(film.gray(frame, boxes.get(i))));
+        }
+    }
+
+    int size() {
+        return ms.size();
+    }
+
+    long ms(int step) {
+        return ms.get(step);
+    }
+
+    /** @param athlete 0 for the first, 1 for the second */
+    GrayPicture picture(int column, int athlete, int step) {
+        return pictures.get(2 * column + athlete).get(step);
+    }
+
+    /** Larger pictures made as high as the network reads them, each pixel the mean of those it covers. */
+    static GrayPicture small(GrayPicture p) {
+        if (p.height() <= HEIGHT) {
+            return p;
+        }
+        int width = Math.max(1, Math.round(p.width() * HEIGHT / (float) p.height()));
+        byte[] pixels = new byte[width * HEIGHT];
+        for (int y = 0; y < HEIGHT; y++) {
+            int top = y * p.height() / HEIGHT;
+            int bottom = Math.max(top + 1, (y + 1) * p.height() / HEIGHT);
+            for (int x = 0; x < width; x++) {
+                int left = x * p.width() / width;
+                int right = Math.max(left + 1, (x + 1) * p.width() / width);
+                int sum = 0;
+                for (int v = top; v < bottom; v++) {
+                    for (int u = left; u < right; u++) {
+                        sum += p.at(u, v);
+                    }
+                }
+                pixels[y * width + x] = (byte) (sum / ((bottom - top) * (right - left)));
+            }
+        }
+        return new GrayPicture(width, HEIGHT, pixels);
+    }
+}

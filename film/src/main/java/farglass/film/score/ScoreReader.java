@@ -1,0 +1,184 @@
+package farglass.film.score;
+
+import farglass.film.FilmException;
+import farglass.film.GrayPicture;
+import farglass.film.score.NumberTrack.Reading;
+import farglass.film.text.TextLine;
+import farglass.film.text.TextReader;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.function.BooleanSupplier;
+import java.util.function.DoubleConsumer;
+import java.util.function.LongPredicate;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * Reads the numbers of a score graphic over a film: every two seconds first, and wherever two readings differ all that
+ * lie between, so that a change is found to half a second.
+ */
+public final class ScoreReader {
+    /** Steps of half a second between readings where nothing changes. */
+    private static final int COARSE = 4;
+    /** Coding noise in a picture that shows the same thing stays below this mean difference. */
+    private static final double SAME = 1.2;
+    /** While the middle says the same, the whole picture is read again after so many readings, for time. */
+    private static final int AGAIN = 5;
+    /** Less sure readings are none. */
+    private static final double SURE = 0.35;
+
+    private final ScoreCrops crops;
+    private final TextReader reader;
+    private final LongPredicate shown;
+
+    /** Of the number that is being read: what its middle said last, and the whole of it. */
+    private String narrowBefore = "";
+
+    private TextLine wideBefore = new TextLine("", 0, List.of());
+    private int readSince;
+
+    private ScoreReader(ScoreCrops crops, TextReader reader, LongPredicate shown) {
+        this.crops = crops;
+        this.reader = reader;
+        this.shown = shown;
+    }
+
+    /**
+     * Every change of the score, in film order.
+     *
+     * @param shown whether the graphic is on the picture at a film moment in ms
+     * @throws FilmException when it was cancelled
+     */
+    public static ScoreTrack read(
+            ScoreGraphic graphic,
+            ScoreCrops crops,
+            TextReader reader,
+            LongPredicate shown,
+            DoubleConsumer progress,
+            BooleanSupplier cancelled)
+            throws FilmException {
+        ScoreReader r = new ScoreReader(crops, reader, shown);
+        List<List<List<NumberTrack.Change>>> changes = new ArrayList<>();
+        int columns = graphic.columns().size();
+        for (int c = 0; c < columns; c++) {
+            List<List<NumberTrack.Change>> both = new ArrayList<>();
+            for (int athlete = 0; athlete < 2; athlete++) {
+                if (cancelled.getAsBoolean()) {
+                    throw new FilmException("Reading the score was cancelled. Nothing was changed.");
+                }
+                both.add(NumberTrack.changes(r.readings(c, athlete)));
+                progress.accept((2.0 * c + athlete + 1) / (2 * columns));
+            }
+            changes.add(both);
+        }
+        return track(graphic, changes);
+    }
+
+    private static ScoreTrack track(ScoreGraphic graphic, List<List<List<NumberTrack.Change>>> changes) {
+        List<@Nullable ScoreKind> kinds = ColumnKinds.of(graphic.columns(), changes);
+        List<ScoreChange> score = new ArrayList<>();
+        for (int c = 0; c < kinds.size(); c++) {
+            for (int athlete = 0; athlete < 2; athlete++) {
+                for (NumberTrack.Change x : changes.get(c).get(athlete)) {
+                    score.add(new ScoreChange(x.fromMs(), x.ms(), athlete, c, x.before(), x.after(), x.confidence()));
+                }
+            }
+        }
+        score.sort(Comparator.comparingLong(ScoreChange::ms)
+                .thenComparing(ScoreChange::column)
+                .thenComparing(ScoreChange::athlete));
+        return new ScoreTrack(graphic, kinds, score);
+    }
+
+    private List<Reading> readings(int column, int athlete) throws FilmException {
+        List<Integer> steps = new ArrayList<>();
+        for (int i = 0; i < crops.size(); i++) {
+            if (shown.test(crops.ms(i))) {
+                steps.add(i);
+            }
+        }
+        @Nullable Reading[] read = new Reading[steps.size()];
+        int before = -1;
+        readSince = AGAIN;
+        for (int i = 0; i < read.length; i += COARSE) {
+            read[i] = reading(column, athlete, steps, i, before < 0 ? null : read[before], before);
+            if (before >= 0) {
+                between(column, athlete, steps, read, before, i);
+            }
+            before = i;
+            if (i < read.length - 1 && i + COARSE >= read.length) {
+                i = read.length - 1 - COARSE;
+            }
+        }
+        List<Reading> readings = new ArrayList<>();
+        for (Reading r : read) {
+            if (r != null) {
+                readings.add(r);
+            }
+        }
+        return readings;
+    }
+
+    /** Reads all steps between two whose readings differ. */
+    private void between(int column, int athlete, List<Integer> steps, @Nullable Reading[] read, int from, int to)
+            throws FilmException {
+        Reading a = read[from];
+        Reading b = read[to];
+        if (a == null || b == null || a.value() == b.value()) {
+            return;
+        }
+        for (int i = from + 1; i < to; i++) {
+            read[i] = reading(column, athlete, steps, i, read[i - 1], i - 1);
+        }
+    }
+
+    private Reading reading(
+            int column, int athlete, List<Integer> steps, int at, @Nullable Reading before, int beforeAt)
+            throws FilmException {
+        GrayPicture picture = crops.picture(column, athlete, steps.get(at));
+        GrayPicture middle = ScoreCrops.middle(picture);
+        long ms = crops.ms(steps.get(at));
+        if (before != null) {
+            GrayPicture last = ScoreCrops.middle(crops.picture(column, athlete, steps.get(beforeAt)));
+            if (middle.difference(last) < SAME) {
+                return new Reading(ms, before.value(), before.other(), before.confidence());
+            }
+        }
+        TextLine narrow = reader.read(middle, TextReader.Kind.DIGITS);
+        if (!narrow.text().equals(narrowBefore) || readSince >= AGAIN) {
+            wideBefore = reader.read(picture, TextReader.Kind.DIGITS);
+            readSince = 0;
+        }
+        readSince++;
+        narrowBefore = narrow.text();
+        return reading(ms, narrow, wideBefore);
+    }
+
+    /**
+     * The middle shows one digit best, and cuts two that do not stand in the middle; what shows the rest may show the
+     * edges of the graphic, of which the left one is easily read as a one. What the other picture says is kept as
+     * possible.
+     *
+     * @param narrow what the middle says
+     * @param wide what the whole picture says
+     */
+    static Reading reading(long ms, TextLine narrow, TextLine wide) {
+        int a = number(narrow);
+        int b = number(wide);
+        if (a < 0 || b < 0 || a == b) {
+            return a < 0 ? new Reading(ms, b, b, wide.confidence()) : new Reading(ms, a, a, narrow.confidence());
+        }
+        String n = narrow.text();
+        String w = wide.text();
+        boolean doubled = n.length() == 2 && w.length() == 1;
+        boolean cut = n.length() == 1 && w.length() == 2 && (w.startsWith(n) || w.endsWith(n));
+        boolean edge = w.charAt(0) == '1' && w.endsWith(n);
+        boolean wider = doubled || (cut && !edge);
+        return wider ? new Reading(ms, b, a, wide.confidence()) : new Reading(ms, a, b, narrow.confidence());
+    }
+
+    private static int number(TextLine line) {
+        boolean number = line.text().matches("[0-9]{1,2}") && line.confidence() >= SURE;
+        return number ? Integer.parseInt(line.text()) : -1;
+    }
+}

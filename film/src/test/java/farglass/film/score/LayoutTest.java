@@ -1,0 +1,128 @@
+package farglass.film.score;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import farglass.film.Box;
+import java.util.ArrayList;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+
+/** Graphics of several designs, as words that stay put. */
+class LayoutTest {
+    private static final int HIGH = 20;
+    private static final Box CLOCK = new Box(600, 300, 60, HIGH);
+
+    private record Placed(String text, int x, int y) {}
+
+    private static Word word(Placed p) {
+        Box box = new Box(p.x(), p.y(), Math.max(14, 10 * p.text().length()), HIGH);
+        return new Word(WordTest.line(p.text()), box);
+    }
+
+    private static ScoreGraphic graphic(Placed... placed) {
+        List<SampledWords.Picture> pictures = new ArrayList<>();
+        for (int i = 0; i < 10; i++) {
+            List<Word> words = new ArrayList<>();
+            words.add(new Word(WordTest.line("5:0" + i), CLOCK));
+            for (Placed p : placed) {
+                words.add(word(p));
+            }
+            // what moves behind the graphic is read in one picture only
+            words.add(word(new Placed("7", 40 * i, 200 + 9 * i)));
+            pictures.add(new SampledWords.Picture(25 * i, 1000L * i, words));
+        }
+        return Layout.of(new SampledWords(pictures), CLOCK, 1280, 720);
+    }
+
+    private static List<String> names(ScoreGraphic g) {
+        return g.names().stream().map(ScoreGraphic.Name::text).toList();
+    }
+
+    private static int middle(Box b) {
+        return b.x() + b.width() / 2;
+    }
+
+    @Test
+    void twoRowsWithThreeNumbers() {
+        ScoreGraphic g = graphic(
+                new Placed("KELLIVAR", 50, 40),
+                new Placed("2", 200, 40),
+                new Placed("0", 240, 40),
+                new Placed("1", 280, 40),
+                new Placed("TOLENDT", 50, 75),
+                new Placed("0", 200, 75),
+                new Placed("0", 240, 75),
+                new Placed("0", 280, 75));
+        assertThat(names(g)).containsExactly("KELLIVAR", "TOLENDT");
+        assertThat(g.columns()).hasSize(3);
+        assertThat(middle(g.columns().get(0).first())).isBetween(202, 212);
+        assertThat(g.columns().get(2).second().y()).isEqualTo(75);
+    }
+
+    @Test
+    void aBarIsMirrored() {
+        ScoreGraphic g = graphic(
+                new Placed("KELLIVAR", 400, 300),
+                new Placed("2", 560, 300),
+                new Placed("5", 690, 300),
+                new Placed("TOLENDT", 780, 300));
+        assertThat(names(g)).containsExactly("KELLIVAR", "TOLENDT");
+        assertThat(g.columns()).hasSize(1);
+        assertThat(middle(g.columns().get(0).second())).isBetween(692, 702);
+    }
+
+    @Test
+    void numbersBelowTheirNamesAtBothSides() {
+        ScoreGraphic g = graphic(
+                new Placed("KELLIVAR", 50, 40),
+                new Placed("2", 50, 75),
+                new Placed("1", 90, 75),
+                new Placed("TOLENDT", 1000, 40),
+                new Placed("0", 1000, 75),
+                new Placed("3", 1040, 75));
+        assertThat(g.columns()).hasSize(2);
+        assertThat(middle(g.columns().get(1).second())).isBetween(1042, 1052);
+    }
+
+    @Test
+    void numbersRightAfterNamesOfDifferentLength() {
+        ScoreGraphic g = graphic(
+                new Placed("PELL", 50, 40),
+                new Placed("2", 100, 40),
+                new Placed("MARROWEN", 50, 75),
+                new Placed("4", 140, 75));
+        assertThat(names(g)).containsExactly("PELL", "MARROWEN");
+        assertThat(g.columns()).hasSize(1);
+    }
+
+    @Test
+    void headingsBelongToTheirColumns() {
+        ScoreGraphic g = graphic(
+                new Placed("PEN", 195, 10),
+                new Placed("PTS", 245, 10),
+                new Placed("KELLIVAR", 50, 40),
+                new Placed("0", 200, 40),
+                new Placed("2", 250, 40),
+                new Placed("TOLENDT", 50, 75),
+                new Placed("0", 200, 75),
+                new Placed("0", 250, 75));
+        assertThat(g.columns())
+                .extracting(ScoreGraphic.Column::heading)
+                .containsExactly(ScoreKind.PENALTIES, ScoreKind.POINTS);
+        assertThat(names(g)).containsExactly("KELLIVAR", "TOLENDT");
+    }
+
+    @Test
+    void noughtsReadWithTheNameAreFoundWhenThereIsNothingElse() {
+        ScoreGraphic g = graphic(new Placed("KELLIVARO", 50, 40), new Placed("TOLENDTO", 300, 40));
+        assertThat(g.columns()).hasSize(1);
+        assertThat(middle(g.columns().get(0).first())).isBetween(130, 145);
+    }
+
+    @Test
+    void otherTextIsNoScore() {
+        assertThat(graphic(new Placed("MAT", 50, 40), new Placed("4", 100, 40)).columns())
+                .isEmpty();
+        assertThat(graphic().names()).isEmpty();
+    }
+}

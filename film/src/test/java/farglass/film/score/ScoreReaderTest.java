@@ -1,0 +1,74 @@
+package farglass.film.score;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import farglass.film.GrayPicture;
+import farglass.film.score.NumberTrack.Reading;
+import farglass.film.text.TextLine;
+import java.util.Collections;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+class ScoreReaderTest {
+    private static TextLine line(String text) {
+        String said = text == null ? "" : text;
+        return new TextLine(said, said.isEmpty() ? 0 : 0.9, Collections.nCopies(said.length(), 0.5));
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        // one digit, well read by both
+        "4, 4, 4, 4",
+        // the edge of the graphic at the left is read as a one
+        "2, 12, 2, 12",
+        // two digits of which the middle shows the first
+        "1, 13, 13, 1",
+        "2, 21, 21, 2",
+        // one digit read twice in the narrow picture
+        "11, 1, 1, 11",
+        // only one of them can be read
+        ", 7, 7, 7",
+        "7, , 7, 7",
+        // both say something else
+        "3, 8, 3, 8",
+        "3, 88, 3, 88"
+    })
+    void theMiddleAndTheWholeAreHeldAgainstEachOther(String narrow, String wide, int value, int other) {
+        Reading r = ScoreReader.reading(500, line(narrow), line(wide));
+        assertThat(r.value()).isEqualTo(value);
+        assertThat(r.other()).isEqualTo(other);
+    }
+
+    @Test
+    void nothingAndThreeDigitsAreNoReading() {
+        assertThat(ScoreReader.reading(0, line(null), line(null)).value()).isEqualTo(-1);
+        assertThat(ScoreReader.reading(0, line("123"), line("")).value()).isEqualTo(-1);
+    }
+
+    @Test
+    void largePicturesAreMadeAsHighAsTheNetworkReads() {
+        byte[] pixels = new byte[200 * 96];
+        for (int i = 0; i < pixels.length; i++) {
+            pixels[i] = (byte) (i % 200 < 100 ? 0 : 200);
+        }
+        GrayPicture small = ScoreCrops.small(new GrayPicture(200, 96, pixels));
+        assertThat(small.height()).isEqualTo(48);
+        assertThat(small.width()).isEqualTo(100);
+        assertThat(small.at(10, 20)).isZero();
+        assertThat(small.at(90, 20)).isEqualTo(200);
+        GrayPicture same = new GrayPicture(3, 2, new byte[6]);
+        assertThat(ScoreCrops.small(same)).isSameAs(same);
+    }
+
+    @Test
+    void theMiddleIsWhereOneDigitStands() {
+        byte[] pixels = new byte[100 * 10];
+        for (int i = 0; i < pixels.length; i++) {
+            pixels[i] = (byte) (i % 100);
+        }
+        GrayPicture middle = ScoreCrops.middle(new GrayPicture(100, 10, pixels));
+        assertThat(middle.width()).isBetween(60, 66);
+        assertThat(middle.at(0, 3)).isBetween(17, 20);
+    }
+}
