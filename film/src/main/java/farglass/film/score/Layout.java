@@ -292,7 +292,7 @@ public final class Layout {
     }
 
     /** A name without the nought that stands right after it and was sometimes read with it. */
-    private static String bare(Region name, List<ScoreGraphic.Column> columns, int athlete) {
+    private String bare(Region name, List<ScoreGraphic.Column> columns, int athlete) {
         String text = name.text();
         Box b = name.box();
         boolean after = columns.stream().map(c -> c.of(athlete)).anyMatch(c -> {
@@ -305,7 +305,7 @@ public final class Layout {
             return text;
         }
         String without = text.substring(0, text.length() - 1).strip();
-        return name.read(without) ? without : text;
+        return numbers == withNoughts || name.read(without) ? without : text;
     }
 
     /** How wide a number of the first athlete may be read without touching the next, pixels. */

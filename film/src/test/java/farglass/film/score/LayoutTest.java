@@ -116,6 +116,7 @@ class LayoutTest {
     void noughtsReadWithTheNameAreFoundWhenThereIsNothingElse() {
         ScoreGraphic g = graphic(new Placed("KELLIVARO", 50, 40), new Placed("TOLENDTO", 300, 40));
         assertThat(g.columns()).hasSize(1);
+        assertThat(names(g)).containsExactly("KELLIVAR", "TOLENDT");
         assertThat(middle(g.columns().get(0).first())).isBetween(130, 145);
     }
 
