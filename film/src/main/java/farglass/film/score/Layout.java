@@ -24,6 +24,7 @@ public final class Layout {
     /** Shares of a line's height by which a counterpart may stand beside where it should. */
     private static final double NEAR_X = 0.9;
 
+    private static final double MIRRORED_X = 1.5;
     private static final double NEAR_Y = 0.6;
     /** Names are at most so many heights apart when they stand above each other. */
     private static final double APART = 7;
@@ -39,6 +40,9 @@ public final class Layout {
     private List<Region> numbers;
 
     private final List<Region> withNoughts;
+    private boolean onlyNoughts;
+    /** Middle of the clock across; -1 when there is none. */
+    private final double clockX;
 
     /** Where the counterpart of a place is. */
     private interface Way {
@@ -49,6 +53,11 @@ public final class Layout {
         /** Whether the second name stands below the first. */
         default boolean stacked() {
             return false;
+        }
+
+        /** How far beside it may stand, in heights of the line. */
+        default double near() {
+            return NEAR_X;
         }
     }
 
@@ -65,6 +74,12 @@ public final class Layout {
     }
 
     private record Mirror(double middle, double dy) implements Way {
+        /** Text begins at the left of its cell on both sides, so that it is never quite mirrored. */
+        @Override
+        public double near() {
+            return MIRRORED_X;
+        }
+
         @Override
         public double x(double x) {
             return 2 * middle - x;
@@ -90,6 +105,7 @@ public final class Layout {
             }
         }
         pictures = shown;
+        clockX = clock == null ? -1 : clock.x() + clock.width() / 2.0;
         headings = Region.of(sampled, w -> ScoreKind.of(w.text()).isPresent());
         names = Region.of(sampled, w -> w.letters() && ScoreKind.of(w.text()).isEmpty()).stream()
                 .filter(r -> r.seen(pictures) >= NAME_SEEN * pictures.size())
@@ -137,6 +153,7 @@ public final class Layout {
         Found best = best(width);
         if (best == null) {
             numbers = withNoughts;
+            onlyNoughts = true;
             best = best(width);
         }
         return best == null ? ScoreGraphic.NONE : graphic(best, width, height);
@@ -168,7 +185,7 @@ public final class Layout {
     }
 
     /** The ways in which the second name can be the first one's counterpart; none when it is the other way round. */
-    private static List<Way> ways(Region a, Region b, int width) {
+    private List<Way> ways(Region a, Region b, int width) {
         double high = Math.max(a.box().height(), b.box().height());
         double low = Math.min(a.box().height(), b.box().height());
         if (a == b || high > ALIKE * low) {
@@ -196,6 +213,7 @@ public final class Layout {
                 new Shift(rightB - rightA, dy, false),
                 new Mirror((leftA + rightB) / 2.0, dy),
                 new Mirror((rightA + leftB) / 2.0, dy),
+                new Mirror(clockX < 0 ? width / 2.0 : clockX, dy),
                 new Mirror(width / 2.0, dy));
     }
 
@@ -260,7 +278,7 @@ public final class Layout {
         double high = c.box().height();
         return numbers.stream()
                 .filter(d -> d != c)
-                .filter(d -> Math.abs(d.x() - x) < NEAR_X * high && Math.abs(d.y() - y) < NEAR_Y * high)
+                .filter(d -> Math.abs(d.x() - x) < way.near() * high && Math.abs(d.y() - y) < NEAR_Y * high)
                 .filter(d -> Math.max(d.box().height(), high)
                         < 1.8 * Math.min(d.box().height(), high))
                 .min(Comparator.comparingDouble(d -> Math.abs(d.x() - x) + Math.abs(d.y() - y)));
@@ -305,7 +323,7 @@ public final class Layout {
             return text;
         }
         String without = text.substring(0, text.length() - 1).strip();
-        return numbers == withNoughts || name.read(without) ? without : text;
+        return onlyNoughts || name.read(without) ? without : text;
     }
 
     /** How wide a number of the first athlete may be read without touching the next, pixels. */

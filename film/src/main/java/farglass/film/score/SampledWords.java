@@ -4,7 +4,6 @@ import farglass.film.Box;
 import farglass.film.FilmException;
 import farglass.film.FilmFile;
 import farglass.film.text.TextFinder;
-import farglass.film.text.TextLine;
 import farglass.film.text.TextReader;
 import farglass.time.FilmTime;
 import java.nio.ByteBuffer;
@@ -12,6 +11,11 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.SortedSet;
 import java.util.TreeSet;
+import java.util.concurrent.ExecutionException;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.Future;
+import java.util.concurrent.TimeUnit;
 import java.util.function.BooleanSupplier;
 import java.util.function.DoubleConsumer;
 
@@ -27,6 +31,8 @@ public record SampledWords(List<Picture> pictures) {
     private static final long EVERY_MS = 40_000;
 
     private static final int MOST = 45;
+    /** Text is found in one picture in a fraction of this. */
+    private static final int FINDING_S = 60;
     /** Width that text is looked for at; larger pictures are brought to it, for time. */
     private static final int WIDTH = 960;
 
@@ -46,32 +52,78 @@ public record SampledWords(List<Picture> pictures) {
     public static SampledWords of(
             FilmFile film, TextReader reader, Watcher watcher, DoubleConsumer progress, BooleanSupplier cancelled)
             throws FilmException {
-        try (TextFinder finder = TextFinder.open()) {
-            int width = Math.min(WIDTH, film.info().width());
-            int height = Math.max(1, (int) Math.round(
-                    film.info().height() * (double) width / film.info().width()));
-            ByteBuffer bgra = ByteBuffer.allocateDirect(4 * width * height);
-            List<Integer> frames = frames(film);
-            List<Picture> pictures = new ArrayList<>();
-            for (int f : frames) {
+        int width = Math.min(WIDTH, film.info().width());
+        int height = Math.max(1, (int)
+                Math.round(film.info().height() * (double) width / film.info().width()));
+        List<Integer> frames = frames(film);
+        List<Picture> pictures = new ArrayList<>();
+        // lines are looked for in the next picture while those of the last are read
+        ExecutorService finding = Executors.newSingleThreadExecutor();
+        try (TextFinder finder = TextFinder.open();
+                Closing closing = () -> end(finding)) {
+            int before = -1;
+            Future<List<Box>> found = null;
+            for (int i = 0; i <= frames.size(); i++) {
                 if (cancelled.getAsBoolean()) {
                     throw new FilmException("Looking for the match clock was cancelled. Nothing was changed.");
                 }
-                int frame = film.nearest(f);
-                film.picture(frame, bgra, width, height);
-                List<Word> words = new ArrayList<>();
-                for (Box b : finder.find(bgra, width, height)) {
-                    Box line = whole(b, film, width);
-                    TextLine text = reader.read(film.gray(frame, line), TextReader.Kind.ANY);
-                    words.addAll(Word.of(text, line));
+                int frame = -1;
+                Future<List<Box>> next = null;
+                if (i < frames.size()) {
+                    frame = film.nearest(frames.get(i));
+                    ByteBuffer bgra = ByteBuffer.allocateDirect(4 * width * height);
+                    film.picture(frame, bgra, width, height);
+                    next = finding.submit(() -> finder.find(bgra, width, height));
                 }
-                Picture picture = new Picture(frame, film.timeOf(frame).ms(), List.copyOf(words));
-                pictures.add(picture);
-                watcher.read(picture);
-                progress.accept((double) pictures.size() / frames.size());
+                if (found != null) {
+                    pictures.add(read(film, before, lines(found), width, reader));
+                    watcher.read(pictures.get(pictures.size() - 1));
+                    progress.accept((double) pictures.size() / frames.size());
+                }
+                before = frame;
+                found = next;
             }
             return new SampledWords(List.copyOf(pictures));
         }
+    }
+
+    /** Closed before the network, which must not be closed while it is at work. */
+    private interface Closing extends AutoCloseable {
+        @Override
+        void close();
+    }
+
+    private static void end(ExecutorService finding) {
+        finding.shutdown();
+        try {
+            finding.awaitTermination(FINDING_S, TimeUnit.SECONDS);
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+        }
+    }
+
+    private static List<Box> lines(Future<List<Box>> found) throws FilmException {
+        try {
+            return found.get();
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+            throw new FilmException("Looking for the match clock was cancelled. Nothing was changed.");
+        } catch (ExecutionException e) {
+            if (e.getCause() instanceof FilmException f) {
+                throw f;
+            }
+            throw new IllegalStateException(e.getCause());
+        }
+    }
+
+    private static Picture read(FilmFile film, int frame, List<Box> lines, int width, TextReader reader)
+            throws FilmException {
+        List<Word> words = new ArrayList<>();
+        for (Box b : lines) {
+            Box line = whole(b, film, width);
+            words.addAll(Word.of(reader.read(film.gray(frame, line), TextReader.Kind.ANY), line));
+        }
+        return new Picture(frame, film.timeOf(frame).ms(), List.copyOf(words));
     }
 
     /** Frames all over the film; key frames where there are any near, because they cost no decoding of others. */

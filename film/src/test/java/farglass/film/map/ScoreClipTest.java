@@ -20,7 +20,7 @@ import java.util.Locale;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
-/** A graphic with points, advantages and penalties over a moving picture, hidden for a while, read from film to score. */
+/** A graphic with points, advantages and penalties over a moving picture, hidden for a while, read off the film. */
 class ScoreClipTest {
     private static final int WIDTH = 640;
     private static final int HEIGHT = 360;
