@@ -18,6 +18,7 @@ import java.util.concurrent.Future;
 import java.util.concurrent.TimeUnit;
 import java.util.function.BooleanSupplier;
 import java.util.function.DoubleConsumer;
+import java.util.function.Function;
 
 /**
  * The text of some pictures all over a film.
@@ -55,42 +56,55 @@ public record SampledWords(List<Picture> pictures) {
         int width = Math.min(WIDTH, film.info().width());
         int height = Math.max(1, (int)
                 Math.round(film.info().height() * (double) width / film.info().width()));
-        List<Integer> frames = frames(film);
-        List<Picture> pictures = new ArrayList<>();
-        // lines are looked for in the next picture while those of the last are read
-        ExecutorService finding = Executors.newSingleThreadExecutor();
-        try (TextFinder finder = TextFinder.open();
-                Closing closing = () -> end(finding)) {
-            int before = -1;
-            Future<List<Box>> found = null;
-            for (int i = 0; i <= frames.size(); i++) {
-                if (cancelled.getAsBoolean()) {
-                    throw new FilmException("Looking for the match clock was cancelled. Nothing was changed.");
-                }
-                int frame = -1;
-                Future<List<Box>> next = null;
-                if (i < frames.size()) {
-                    frame = film.nearest(frames.get(i));
-                    ByteBuffer bgra = ByteBuffer.allocateDirect(4 * width * height);
-                    film.picture(frame, bgra, width, height);
-                    next = finding.submit(() -> finder.find(bgra, width, height));
-                }
-                if (found != null) {
-                    pictures.add(read(film, before, lines(found), width, reader));
-                    watcher.read(pictures.get(pictures.size() - 1));
-                    progress.accept((double) pictures.size() / frames.size());
-                }
-                before = frame;
-                found = next;
+        try (TextFinder finder = TextFinder.open()) {
+            // lines are looked for in the next picture while those of the last are read
+            ExecutorService finding = Executors.newSingleThreadExecutor();
+            try {
+                Function<ByteBuffer, Future<List<Box>>> find =
+                        bgra -> finding.submit(() -> finder.find(bgra, width, height));
+                return read(film, find, width, height, reader, watcher, progress, cancelled);
+            } finally {
+                // the network must not be closed while it is at work
+                end(finding);
             }
-            return new SampledWords(List.copyOf(pictures));
         }
     }
 
-    /** Closed before the network, which must not be closed while it is at work. */
-    private interface Closing extends AutoCloseable {
-        @Override
-        void close();
+    private static SampledWords read(
+            FilmFile film,
+            Function<ByteBuffer, Future<List<Box>>> find,
+            int width,
+            int height,
+            TextReader reader,
+            Watcher watcher,
+            DoubleConsumer progress,
+            BooleanSupplier cancelled)
+            throws FilmException {
+        List<Integer> frames = frames(film);
+        List<Picture> pictures = new ArrayList<>();
+        int before = -1;
+        Future<List<Box>> found = null;
+        for (int i = 0; i <= frames.size(); i++) {
+            if (cancelled.getAsBoolean()) {
+                throw new FilmException("Looking for the match clock was cancelled. Nothing was changed.");
+            }
+            int frame = -1;
+            Future<List<Box>> next = null;
+            if (i < frames.size()) {
+                frame = film.nearest(frames.get(i));
+                ByteBuffer bgra = ByteBuffer.allocateDirect(4 * width * height);
+                film.picture(frame, bgra, width, height);
+                next = find.apply(bgra);
+            }
+            if (found != null) {
+                pictures.add(read(film, before, lines(found), width, reader));
+                watcher.read(pictures.get(pictures.size() - 1));
+                progress.accept((double) pictures.size() / frames.size());
+            }
+            before = frame;
+            found = next;
+        }
+        return new SampledWords(List.copyOf(pictures));
     }
 
     private static void end(ExecutorService finding) {
