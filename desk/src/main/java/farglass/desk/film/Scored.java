@@ -43,9 +43,8 @@ final class Scored {
     /** Film played before a change: enough to see what it was for. */
     private static final long BEFORE_MS = 8000;
 
-    private static final double ROW = 52;
     /** What is said of a change stands below its words. */
-    private static final double INDENT = 75;
+    private static final double INDENT = 58;
 
     private final Desk desk;
     private final FilmView film;
@@ -70,7 +69,6 @@ final class Scored {
         this.film = film;
         this.angles = angles;
         list.setId("scored-list");
-        list.setFixedCellSize(ROW);
         list.setFocusTraversable(false);
         list.getStyleClass().add("record");
         list.setPlaceholder(Ui.empty(Words.of("scored.empty")));
@@ -236,14 +234,15 @@ final class Scored {
         private final Label about = Ui.label("", "record-about");
         private final Label state = Ui.label("", "record-about");
         private final Label worked = Ui.label("", "record-about");
-        private final VBox box =
-                new VBox(2, new HBox(8, time, chip, what, Ui.spring(), about), new HBox(8, state, Ui.spring(), worked));
+        private final VBox box = new VBox(2, new HBox(8, time, chip, what, Ui.spring(), about), state, worked);
 
         Cell() {
             time.setMinWidth(50);
             about.setMinWidth(Region.USE_PREF_SIZE);
-            worked.setMinWidth(Region.USE_PREF_SIZE);
-            VBox.setMargin(box.getChildren().get(1), new Insets(0, 0, 0, INDENT));
+            VBox.setMargin(state, new Insets(0, 0, 0, INDENT));
+            VBox.setMargin(worked, new Insets(0, 0, 0, INDENT));
+            worked.managedProperty().bind(worked.textProperty().isNotEmpty());
+            state.setWrapText(true);
             ((HBox) box.getChildren().get(0)).setAlignment(Pos.CENTER_LEFT);
             box.prefWidthProperty().bind(list.widthProperty().subtract(28));
             box.maxWidthProperty().bind(list.widthProperty().subtract(28));

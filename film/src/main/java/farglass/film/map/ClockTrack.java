@@ -1,12 +1,11 @@
 package farglass.film.map;
 
 import farglass.film.FilmException;
+import farglass.film.text.BesideThread;
 import farglass.film.text.TextLine;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import java.util.concurrent.ExecutionException;
-import java.util.concurrent.Future;
 import java.util.function.BooleanSupplier;
 import java.util.function.DoubleConsumer;
 import org.jspecify.annotations.Nullable;
@@ -47,7 +46,7 @@ final class ClockTrack {
             if (cancelled.getAsBoolean()) {
                 throw new FilmException("Looking for the match clock was cancelled. Nothing was changed.");
             }
-            TextLine line = read(scan.displays().get(i).text());
+            TextLine line = BesideThread.result(scan.displays().get(i).text());
             Optional<ClockText> clock = ClockText.of(line).filter(c -> c.confidence() >= SURE);
             shown[i] = clock.map(ClockText::seconds).orElse(-1);
             confidence[i] = clock.map(ClockText::confidence).orElse(1.0);
@@ -59,20 +58,6 @@ final class ClockTrack {
         dropMisread(scan, shown);
         boolean falls = down != null ? down : falls(shown);
         return frames(scan, shown, confidence, falls);
-    }
-
-    private static TextLine read(Future<TextLine> text) throws FilmException {
-        try {
-            return text.get();
-        } catch (InterruptedException e) {
-            Thread.currentThread().interrupt();
-            throw new FilmException("Looking for the match clock was cancelled. Nothing was changed.");
-        } catch (ExecutionException e) {
-            if (e.getCause() instanceof FilmException f) {
-                throw f;
-            }
-            throw new IllegalStateException(e.getCause());
-        }
     }
 
     /** Readings that neither follow the one before nor lead to the one after, while those two fit each other. */

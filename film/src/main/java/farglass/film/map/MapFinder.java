@@ -11,14 +11,12 @@ import farglass.film.score.ScoreCrops;
 import farglass.film.score.ScoreGraphic;
 import farglass.film.score.ScoreReader;
 import farglass.film.score.ScoreTrack;
+import farglass.film.text.BesideThread;
 import farglass.film.text.TextReader;
 import farglass.time.FilmTime;
 import farglass.time.MatchTime;
 import farglass.time.Segment;
 import java.util.List;
-import java.util.concurrent.ExecutorService;
-import java.util.concurrent.Executors;
-import java.util.concurrent.TimeUnit;
 import java.util.function.BooleanSupplier;
 import java.util.function.DoubleConsumer;
 import org.jspecify.annotations.Nullable;
@@ -32,8 +30,6 @@ public final class MapFinder {
 
     private static final double SCANNING = 0.7;
     private static final double CLOCK = 0.8;
-    /** One line is read in a fraction of this. */
-    private static final int READING_S = 10;
 
     private final FilmFile film;
     private @Nullable Box box;
@@ -96,28 +92,15 @@ public final class MapFinder {
                 film.info().height());
         ScoreCrops crops = new ScoreCrops(graphic);
         // the clock is read on one thread while the film is decoded on others
-        ExecutorService reading = Executors.newSingleThreadExecutor();
-        try {
+        try (BesideThread reading = new BesideThread()) {
             FilmScan scan = FilmScan.of(
                     film,
                     clock,
-                    shown -> reading.submit(() -> reader.read(shown, TextReader.Kind.CLOCK)),
+                    shown -> reading.begin(() -> reader.read(shown, TextReader.Kind.CLOCK)),
                     crops,
                     x -> progress.accept(SCANNING * x),
                     cancelled);
             return find(scan, clock, reader, graphic, crops, progress, cancelled);
-        } finally {
-            // the network is closed after this: nothing may still be reading
-            reading.shutdownNow();
-            await(reading);
-        }
-    }
-
-    private static void await(ExecutorService reading) {
-        try {
-            reading.awaitTermination(READING_S, TimeUnit.SECONDS);
-        } catch (InterruptedException e) {
-            Thread.currentThread().interrupt();
         }
     }
 

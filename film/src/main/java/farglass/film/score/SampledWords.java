@@ -3,6 +3,7 @@ package farglass.film.score;
 import farglass.film.Box;
 import farglass.film.FilmException;
 import farglass.film.FilmFile;
+import farglass.film.text.BesideThread;
 import farglass.film.text.TextFinder;
 import farglass.film.text.TextReader;
 import farglass.time.FilmTime;
@@ -11,11 +12,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.SortedSet;
 import java.util.TreeSet;
-import java.util.concurrent.ExecutionException;
-import java.util.concurrent.ExecutorService;
-import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
-import java.util.concurrent.TimeUnit;
 import java.util.function.BooleanSupplier;
 import java.util.function.DoubleConsumer;
 import java.util.function.Function;
@@ -32,8 +29,6 @@ public record SampledWords(List<Picture> pictures) {
     private static final long EVERY_MS = 40_000;
 
     private static final int MOST = 45;
-    /** Text is found in one picture in a fraction of this. */
-    private static final int FINDING_S = 60;
     /** Width that text is looked for at; larger pictures are brought to it, for time. */
     private static final int WIDTH = 960;
 
@@ -58,14 +53,10 @@ public record SampledWords(List<Picture> pictures) {
                 Math.round(film.info().height() * (double) width / film.info().width()));
         try (TextFinder finder = TextFinder.open()) {
             // lines are looked for in the next picture while those of the last are read
-            ExecutorService finding = Executors.newSingleThreadExecutor();
-            try {
+            try (BesideThread finding = new BesideThread()) {
                 Function<ByteBuffer, Future<List<Box>>> find =
-                        bgra -> finding.submit(() -> finder.find(bgra, width, height));
+                        bgra -> finding.begin(() -> finder.find(bgra, width, height));
                 return read(film, find, width, height, reader, watcher, progress, cancelled);
-            } finally {
-                // the network must not be closed while it is at work
-                end(finding);
             }
         }
     }
@@ -97,7 +88,7 @@ public record SampledWords(List<Picture> pictures) {
                 next = find.apply(bgra);
             }
             if (found != null) {
-                pictures.add(read(film, before, lines(found), width, reader));
+                pictures.add(read(film, before, BesideThread.result(found), width, reader));
                 watcher.read(pictures.get(pictures.size() - 1));
                 progress.accept((double) pictures.size() / frames.size());
             }
@@ -105,29 +96,6 @@ public record SampledWords(List<Picture> pictures) {
             found = next;
         }
         return new SampledWords(List.copyOf(pictures));
-    }
-
-    private static void end(ExecutorService finding) {
-        finding.shutdown();
-        try {
-            finding.awaitTermination(FINDING_S, TimeUnit.SECONDS);
-        } catch (InterruptedException e) {
-            Thread.currentThread().interrupt();
-        }
-    }
-
-    private static List<Box> lines(Future<List<Box>> found) throws FilmException {
-        try {
-            return found.get();
-        } catch (InterruptedException e) {
-            Thread.currentThread().interrupt();
-            throw new FilmException("Looking for the match clock was cancelled. Nothing was changed.");
-        } catch (ExecutionException e) {
-            if (e.getCause() instanceof FilmException f) {
-                throw f;
-            }
-            throw new IllegalStateException(e.getCause());
-        }
     }
 
     private static Picture read(FilmFile film, int frame, List<Box> lines, int width, TextReader reader)

@@ -1,0 +1,53 @@
+package farglass.film.text;
+
+import farglass.film.FilmException;
+import java.util.concurrent.Callable;
+import java.util.concurrent.ExecutionException;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.Future;
+import java.util.concurrent.TimeUnit;
+
+/** One thread on which a network works beside its caller, who decodes the next pictures meanwhile. */
+public final class BesideThread implements AutoCloseable {
+    /** What a network does at once takes a fraction of this. */
+    private static final int LONGEST_S = 60;
+
+    private final ExecutorService thread = Executors.newSingleThreadExecutor();
+
+    public <T> Future<T> begin(Callable<T> work) {
+        return thread.submit(work);
+    }
+
+    /**
+     * What was begun, when it is done.
+     *
+     * @throws FilmException what the work threw, or that the wait was cancelled
+     */
+    public static <T> T result(Future<T> begun) throws FilmException {
+        try {
+            return begun.get();
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+            throw new FilmException("Reading the film was cancelled. Nothing was changed.");
+        } catch (ExecutionException e) {
+            if (e.getCause() instanceof FilmException f) {
+                throw f;
+            }
+            throw new IllegalStateException(e.getCause());
+        }
+    }
+
+    /** Waits for what goes on and drops the rest: a network must not be closed while it is at work. */
+    @Override
+    public void close() {
+        thread.shutdownNow();
+        try {
+            if (!thread.awaitTermination(LONGEST_S, TimeUnit.SECONDS)) {
+                throw new IllegalStateException("a network has not come to an end");
+            }
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+        }
+    }
+}
