@@ -20,7 +20,6 @@ import farglass.time.Clock;
 import farglass.time.FilmTime;
 import farglass.work.publish.TagText;
 import java.util.List;
-import java.util.Locale;
 import java.util.Objects;
 import javafx.geometry.Insets;
 import javafx.geometry.Pos;
@@ -260,7 +259,11 @@ final class Scored {
             ReadChange c = call.change();
             time.setText(Clock.tenths(c.t().ms()));
             chip.setFill(desk.colour(r, c.who()));
-            String kind = "scored." + c.call().name().toLowerCase(Locale.ROOT);
+            String kind = switch (c.call()) {
+                case ADVANTAGE -> "scored.advantage";
+                case PENALTY -> "scored.penalty";
+                default -> "scored.points";
+            };
             what.setText(Words.of(kind, r.athlete(c.who()).surname(), c.by()));
             about.setText(Words.of("scored.from", c.before(), c.after()));
             worked.setText(row.worked() == c.after() ? "" : Words.of("scored.worked", row.worked()));
@@ -294,9 +297,8 @@ final class Scored {
             if (call.cause() >= 0 || call.change().call() == CallKind.PENALTY) {
                 return "";
             }
-            List<String> likely = call.likely().stream()
-                    .map(a -> Words.of("scored.award." + a))
-                    .toList();
+            List<String> likely =
+                    call.likely().stream().map(a -> Words.of("award." + a)).toList();
             if (likely.isEmpty()) {
                 return Words.of("scored.what");
             }

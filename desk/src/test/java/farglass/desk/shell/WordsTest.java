@@ -62,6 +62,7 @@ class WordsTest {
                             "kind.",
                             "award.",
                             "penalty.",
+                            "read.kind.",
                             "severity.",
                             "check.verdict.",
                             "compare.",
