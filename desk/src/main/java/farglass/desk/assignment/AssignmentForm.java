@@ -24,7 +24,6 @@ import javafx.scene.control.Spinner;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
-import javafx.util.StringConverter;
 
 /** The fields of an assignment. Every change is kept at once. */
 final class AssignmentForm extends VBox {
@@ -47,9 +46,9 @@ final class AssignmentForm extends VBox {
     AssignmentForm(Desk desk) {
         super(8);
         this.desk = desk;
-        which.setConverter(shown(a -> a.event() + (a.date() == null ? "" : ", " + a.date())));
+        which.setConverter(Ui.shown(a -> a.event() + (a.date() == null ? "" : ", " + a.date())));
         which.setMaxWidth(Double.MAX_VALUE);
-        us.setConverter(shown(desk::nameOf));
+        us.setConverter(Ui.shown(desk::nameOf));
         us.setMaxWidth(Double.MAX_VALUE);
         date.setMaxWidth(Double.MAX_VALUE);
         ruleset.setMaxWidth(Double.MAX_VALUE);
@@ -82,20 +81,6 @@ final class AssignmentForm extends VBox {
         VBox box = new VBox(2, Ui.label(Words.of(words), "field-name"), control);
         HBox.setHgrow(box, javafx.scene.layout.Priority.ALWAYS);
         return box;
-    }
-
-    private static <T> StringConverter<T> shown(java.util.function.Function<T, String> text) {
-        return new StringConverter<>() {
-            @Override
-            public String toString(T value) {
-                return value == null ? "" : text.apply(value);
-            }
-
-            @Override
-            public T fromString(String s) {
-                throw new UnsupportedOperationException("chosen from a list, never typed");
-            }
-        };
     }
 
     private void listen() {

@@ -128,35 +128,37 @@ final class ClockFinder {
         String doing = Words.of(box == null ? "map.looking" : "map.reading");
         desk.tasks().longTask(doing, (progress, cancelled) -> {
             try {
-                MapProposal found = box == null ? store.of(path, length).orElse(null) : null;
-                if (found == null) {
-                    found = read(path, box, length, progress, cancelled);
-                }
-                RegionCrops crops = crops(path, found);
-                MapProposal done = found;
-                Platform.runLater(() -> found(r, file, done, crops));
+                Read read = read(path, box, length, progress, cancelled);
+                Platform.runLater(() -> found(r, file, read.found(), read.crops()));
             } catch (FilmException e) {
                 desk.notices().problem(e.getMessage());
             }
         });
     }
 
-    private MapProposal read(
-            Path path, @Nullable Box box, long length, DoubleConsumer progress, BooleanSupplier cancelled)
+    /** What was read, with pictures of it. */
+    private record Read(MapProposal found, RegionCrops crops) {}
+
+    private Read read(Path path, @Nullable Box box, long length, DoubleConsumer progress, BooleanSupplier cancelled)
             throws FilmException {
+        Optional<MapProposal> before = box == null ? store.of(path, length) : Optional.empty();
         try (FilmFile opened = FilmFile.open(path, cancelled)) {
-            MapProposal found = MapFinder.of(opened).box(box).length(length).find(progress, cancelled);
-            store.keep(path, length, found);
-            return found;
-        } catch (IOException e) {
-            throw new FilmException("What was read off the film could not be kept (" + e.getMessage()
-                    + "). Nothing was changed. Free some space and try again.");
+            MapProposal found = before.isPresent()
+                    ? before.get()
+                    : MapFinder.of(opened).box(box).length(length).find(progress, cancelled);
+            if (before.isEmpty()) {
+                keep(path, length, found);
+            }
+            return new Read(found, RegionCrops.of(opened, found));
         }
     }
 
-    private static RegionCrops crops(Path path, MapProposal found) throws FilmException {
-        try (FilmFile opened = FilmFile.open(path)) {
-            return RegionCrops.of(opened, found);
+    /** What was read is shown also when it cannot be kept. */
+    private void keep(Path path, long length, MapProposal found) {
+        try {
+            store.keep(path, length, found);
+        } catch (IOException e) {
+            desk.notices().problem(Words.of("map.not-kept", e.getMessage()));
         }
     }
 

@@ -28,7 +28,6 @@ import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
-import javafx.util.StringConverter;
 
 /**
  * A clock map, segment by segment: what each shows, where it begins in the film, which match moment it begins with. All
@@ -144,17 +143,7 @@ final class MapSheet extends StackPane {
     private ComboBox<Segment.Kind> kind(int index) {
         Segment s = lines.get(index).segment();
         ComboBox<Segment.Kind> kind = new ComboBox<>(FXCollections.observableArrayList(Segment.Kind.values()));
-        kind.setConverter(new StringConverter<>() {
-            @Override
-            public String toString(Segment.Kind k) {
-                return k == null ? "" : Words.of("film.kind." + k.name().toLowerCase(Locale.ROOT));
-            }
-
-            @Override
-            public Segment.Kind fromString(String text) {
-                throw new UnsupportedOperationException("chosen from a list, never typed");
-            }
-        });
+        kind.setConverter(Ui.shown(k -> Words.of("film.kind." + k.name().toLowerCase(Locale.ROOT))));
         kind.setValue(s.kind());
         kind.setPrefWidth(110);
         kind.valueProperty()

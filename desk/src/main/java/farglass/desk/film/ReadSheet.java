@@ -21,7 +21,6 @@ import javafx.scene.image.WritableImage;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
-import javafx.util.StringConverter;
 
 /** Crops of what was read off the picture, each with what it was taken for, to be corrected. */
 final class ReadSheet extends VBox {
@@ -57,7 +56,7 @@ final class ReadSheet extends VBox {
         ScoreGraphic.Name first = score.track().graphic().names().get(0);
         ComboBox<Corner> who = new ComboBox<>(FXCollections.observableArrayList(Corner.A, Corner.B));
         who.setId("read-first");
-        who.setConverter(shown(c -> r.athlete(c).name()));
+        who.setConverter(Ui.shown(c -> r.athlete(c).name()));
         who.setValue(score.first());
         who.valueProperty().addListener((o, was, is) -> score = score.with(is));
         return line(
@@ -74,7 +73,7 @@ final class ReadSheet extends VBox {
         }
         kind.getItems().add("NONE");
         kind.setId("read-column-" + index);
-        kind.setConverter(shown(k -> Words.of("read.kind." + k.toLowerCase(Locale.ROOT))));
+        kind.setConverter(Ui.shown(k -> Words.of("read.kind." + k.toLowerCase(Locale.ROOT))));
         ScoreKind known = score.track().kinds().get(index);
         kind.setValue(known == null ? "NONE" : known.name());
         kind.valueProperty().addListener((o, was, is) -> {
@@ -107,23 +106,5 @@ final class ReadSheet extends VBox {
         view.setPreserveRatio(true);
         view.setFitHeight(HEIGHT);
         return view;
-    }
-
-    private interface Named<T> {
-        String of(T value);
-    }
-
-    private static <T> StringConverter<T> shown(Named<T> named) {
-        return new StringConverter<>() {
-            @Override
-            public String toString(T value) {
-                return value == null ? "" : named.of(value);
-            }
-
-            @Override
-            public T fromString(String text) {
-                throw new UnsupportedOperationException("chosen from a list, never typed");
-            }
-        };
     }
 }

@@ -132,14 +132,17 @@ final class Scored {
             return;
         }
         List<ReadChange> changes = read.changes(angles.clock(r));
-        Ruleset rules =
-                desk.rulesets().get().orUsual(r.details().ruleset(), r.details().date());
+        Ruleset rules = rules(r);
         desk.tasks()
                 .query(
                         "scored",
                         () -> rows(r, rules, changes),
                         this::show,
                         e -> desk.notices().problem(Words.of("check.failed", e.getMessage())));
+    }
+
+    private Ruleset rules(MatchRecord r) {
+        return desk.rulesets().get().orUsual(r.details().ruleset(), r.details().date());
     }
 
     private List<Row> rows(MatchRecord r, Ruleset rules, List<ReadChange> changes) {
@@ -207,18 +210,23 @@ final class Scored {
         if (row == null) {
             desk.notices().done(Words.of("scored.select"));
         } else {
-            add(ReadCalls.tags(List.of(row.call())));
+            take(List.of(row.call().change()));
         }
     }
 
     /** Takes all calls that the record does not hold yet, in one edit. */
     void takeAll() {
-        add(ReadCalls.tags(calls()));
+        take(calls().stream().map(ReadCall::change).toList());
     }
 
-    private void add(List<Tag> tags) {
+    private void take(List<ReadChange> wanted) {
         MatchRecord r = desk.openRecord().get();
-        if (tags.isEmpty() || !has(r)) {
+        // held against the record as it is now: the list may be older than the last key
+        List<ReadCall> now =
+                has(r) ? ReadCalls.of(r, rules(r), desk.lexicon(), read.changes(angles.clock(r))) : List.of();
+        List<Tag> tags = ReadCalls.tags(
+                now.stream().filter(c -> wanted.contains(c.change())).toList());
+        if (tags.isEmpty()) {
             desk.notices().done(Words.of("scored.nothing"));
             return;
         }
@@ -262,9 +270,9 @@ final class Scored {
             String kind = switch (c.call()) {
                 case ADVANTAGE -> "scored.advantage";
                 case PENALTY -> "scored.penalty";
-                default -> "scored.points";
+                default -> c.by() < 0 ? "scored.points.back" : "scored.points";
             };
-            what.setText(Words.of(kind, r.athlete(c.who()).surname(), c.by()));
+            what.setText(Words.of(kind, r.athlete(c.who()).surname(), Math.abs(c.by())));
             about.setText(Words.of("scored.from", c.before(), c.after()));
             worked.setText(row.worked() == c.after() ? "" : Words.of("scored.worked", row.worked()));
             state.setText(says(r, call));

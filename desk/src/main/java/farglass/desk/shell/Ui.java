@@ -1,6 +1,7 @@
 package farglass.desk.shell;
 
 import java.time.format.DateTimeFormatter;
+import java.util.function.Function;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.DatePicker;
@@ -9,6 +10,7 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
+import javafx.util.StringConverter;
 import javafx.util.converter.LocalDateStringConverter;
 
 /** Small pieces that every station is made of. */
@@ -55,6 +57,21 @@ public final class Ui {
         box.getChildren().add(head);
         box.getChildren().addAll(content);
         return box;
+    }
+
+    /** Words for values that are chosen from a list and never typed. */
+    public static <T> StringConverter<T> shown(Function<T, String> words) {
+        return new StringConverter<>() {
+            @Override
+            public String toString(T value) {
+                return value == null ? "" : words.apply(value);
+            }
+
+            @Override
+            public T fromString(String text) {
+                throw new UnsupportedOperationException("chosen from a list, never typed");
+            }
+        };
     }
 
     public static Region spring() {

@@ -23,7 +23,8 @@ import org.jspecify.annotations.Nullable;
 /**
  * What was read off a film as JSON: {@code segments} as in a match record with {@code confidence} each, {@code shots},
  * {@code regions}, {@code direction} and {@code readings} of the clock, {@code names}, and {@code score} with the
- * numbers of one athlete after each change. Athlete A is the one above or to the left.
+ * numbers of one athlete after each change; {@code otherNumbers} changed too and count nothing known. Athlete A is the
+ * one above or to the left.
  */
 public final class MapDocument {
     private static final String[] CORNERS = {"A", "B"};
@@ -48,7 +49,8 @@ public final class MapDocument {
         }
         ArrayNode names = doc.putArray("names");
         found.score().graphic().names().forEach(n -> names.add(n.text()));
-        doc.set("score", score(found));
+        doc.set("score", changes(found, true));
+        doc.set("otherNumbers", changes(found, false));
         return doc;
     }
 
@@ -100,9 +102,13 @@ public final class MapDocument {
         return k == null ? "number" : k.name().toLowerCase(Locale.ROOT);
     }
 
-    private static ArrayNode score(MapProposal found) {
+    /** @param known whether of columns that count points, advantages or penalties, or of all others */
+    private static ArrayNode changes(MapProposal found, boolean known) {
         ArrayNode score = JSON.createArrayNode();
         for (ScoreChange c : found.score().changes()) {
+            if (known != (found.score().kind(c) != null)) {
+                continue;
+            }
             ObjectNode o = score.addObject();
             o.put("ms", c.ms());
             o.put("fromMs", c.fromMs());
@@ -196,7 +202,10 @@ public final class MapDocument {
             }
         }
         List<ScoreChange> changes = new ArrayList<>();
-        for (JsonNode s : doc.path("score")) {
+        List<JsonNode> all = new ArrayList<>();
+        doc.path("score").forEach(all::add);
+        doc.path("otherNumbers").forEach(all::add);
+        for (JsonNode s : all) {
             changes.add(new ScoreChange(
                     s.path("fromMs").asLong(),
                     s.path("ms").asLong(),
@@ -206,6 +215,7 @@ public final class MapDocument {
                     s.path("after").asInt(),
                     s.path("confidence").asDouble()));
         }
+        changes.sort(ScoreChange.IN_FILM_ORDER);
         return new ScoreTrack(new ScoreGraphic(names, columns), kinds, changes);
     }
 

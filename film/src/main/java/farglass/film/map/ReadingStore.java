@@ -33,14 +33,22 @@ public final class ReadingStore {
         }
     }
 
-    /** Keeps what was read; a full disk only means that the film is read again next time. */
+    /**
+     * Keeps what was read.
+     *
+     * @throws IOException when it cannot be written; nothing is left behind, and the film is read again next time
+     */
     public void keep(Path film, long lengthMs, MapProposal found) throws IOException {
         Files.createDirectories(folder);
         byte[] bytes = MapDocument.write(found).toString().getBytes(StandardCharsets.UTF_8);
         Path target = file(film, lengthMs);
         Path part = target.resolveSibling(target.getFileName() + ".part");
-        Files.write(part, bytes);
-        Files.move(part, target, StandardCopyOption.REPLACE_EXISTING);
+        try {
+            Files.write(part, bytes);
+            Files.move(part, target, StandardCopyOption.REPLACE_EXISTING);
+        } finally {
+            Files.deleteIfExists(part);
+        }
     }
 
     private Path file(Path film, long lengthMs) throws IOException {

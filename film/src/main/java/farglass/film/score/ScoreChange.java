@@ -1,5 +1,7 @@
 package farglass.film.score;
 
+import java.util.Comparator;
+
 /**
  * A change of the score that a film shows.
  *
@@ -10,6 +12,10 @@ package farglass.film.score;
  * @param confidence 0..1
  */
 public record ScoreChange(long fromMs, long ms, int athlete, int column, int before, int after, double confidence) {
+    public static final Comparator<ScoreChange> IN_FILM_ORDER = Comparator.comparingLong(ScoreChange::ms)
+            .thenComparing(ScoreChange::column)
+            .thenComparing(ScoreChange::athlete);
+
     /** A change seen within this time happened on the picture, ms. */
     private static final long SEEN_MS = 1500;
 

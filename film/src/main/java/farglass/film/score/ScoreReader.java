@@ -6,7 +6,6 @@ import farglass.film.score.NumberTrack.Reading;
 import farglass.film.text.TextLine;
 import farglass.film.text.TextReader;
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.List;
 import java.util.function.BooleanSupplier;
 import java.util.function.DoubleConsumer;
@@ -84,9 +83,7 @@ public final class ScoreReader {
                 }
             }
         }
-        score.sort(Comparator.comparingLong(ScoreChange::ms)
-                .thenComparing(ScoreChange::column)
-                .thenComparing(ScoreChange::athlete));
+        score.sort(ScoreChange.IN_FILM_ORDER);
         return new ScoreTrack(graphic, kinds, score);
     }
 
@@ -100,15 +97,12 @@ public final class ScoreReader {
         @Nullable Reading[] read = new Reading[steps.size()];
         int before = -1;
         readSince = AGAIN;
-        for (int i = 0; i < read.length; i += COARSE) {
+        for (int i : coarse(read.length)) {
             read[i] = reading(column, athlete, steps, i, before < 0 ? null : read[before], before);
             if (before >= 0) {
                 between(column, athlete, steps, read, before, i);
             }
             before = i;
-            if (i < read.length - 1 && i + COARSE >= read.length) {
-                i = read.length - 1 - COARSE;
-            }
         }
         List<Reading> readings = new ArrayList<>();
         for (Reading r : read) {
@@ -117,6 +111,18 @@ public final class ScoreReader {
             }
         }
         return readings;
+    }
+
+    /** Every fourth of so many steps, and the last. */
+    static List<Integer> coarse(int steps) {
+        List<Integer> coarse = new ArrayList<>();
+        for (int i = 0; i < steps - 1; i += COARSE) {
+            coarse.add(i);
+        }
+        if (steps > 0) {
+            coarse.add(steps - 1);
+        }
+        return coarse;
     }
 
     /** Reads all steps between two whose readings differ. */

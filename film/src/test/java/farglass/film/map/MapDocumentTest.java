@@ -2,6 +2,7 @@ package farglass.film.map;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatExceptionOfType;
+import static org.assertj.core.api.Assertions.assertThatIOException;
 
 import com.fasterxml.jackson.databind.JsonNode;
 import farglass.film.Box;
@@ -73,7 +74,11 @@ class MapDocumentTest {
         assertThat(first.path("who").asText()).isEqualTo("B");
         assertThat(first.path("points").asInt()).isEqualTo(2);
         assertThat(first.has("advantages")).isFalse();
-        JsonNode hidden = doc.path("score").get(2);
+        assertThat(doc.path("score"))
+                .as("a number that counts nothing known is no score")
+                .hasSize(2);
+        assertThat(doc.path("otherNumbers")).hasSize(1);
+        JsonNode hidden = doc.path("score").get(1);
         assertThat(hidden.path("fromMs").asLong()).isEqualTo(6000);
         assertThat(hidden.path("matchMs").asLong()).isEqualTo(13_000);
         assertThat(hidden.path("points").asInt()).isEqualTo(5);
@@ -103,6 +108,9 @@ class MapDocumentTest {
     @Test
     void aFilmIsReadOnceUntilItChanges(@TempDir Path folder) throws Exception {
         Path film = Files.writeString(folder.resolve("film.mp4"), "film");
+        Path blocked = Files.writeString(folder.resolve("blocked"), "no folder");
+        assertThatIOException()
+                .isThrownBy(() -> new ReadingStore(blocked.resolve("readings")).keep(film, 300_000, proposal()));
         ReadingStore store = new ReadingStore(folder.resolve("readings"));
         assertThat(store.of(film, 300_000)).isEmpty();
         store.keep(film, 300_000, proposal());

@@ -62,6 +62,14 @@ class ScoreReaderTest {
     }
 
     @Test
+    void theLastStepIsAlwaysRead() {
+        assertThat(ScoreReader.coarse(0)).isEmpty();
+        assertThat(ScoreReader.coarse(1)).containsExactly(0);
+        assertThat(ScoreReader.coarse(5)).containsExactly(0, 4);
+        assertThat(ScoreReader.coarse(11)).containsExactly(0, 4, 8, 10);
+    }
+
+    @Test
     void theMiddleIsWhereOneDigitStands() {
         byte[] pixels = new byte[100 * 10];
         for (int i = 0; i < pixels.length; i++) {
