@@ -30,6 +30,9 @@ public final class FilmFile implements AutoCloseable {
     /** Earlier key frames that are tried before a frame is taken for damaged. */
     private static final int EARLIER_KEYS = 3;
 
+    /** Pictures are no longer left out of a look over the film when two that came lie farther apart. */
+    private static final long SPARSE_MS = 130;
+
     private final Path path;
     private final FrameSource source;
     private final FrameIndex index;
@@ -179,6 +182,39 @@ public final class FilmFile implements AutoCloseable {
         int w = turn.sideways() ? height : width;
         int h = turn.sideways() ? width : height;
         return turn.picture(GrayReader.picked(frame(nearest(frame)), info.width(), info.height(), w, h));
+    }
+
+    /** Told of every frame of a look over a film, while it is in memory. */
+    public interface FrameLook {
+        void at(int frame) throws FilmException;
+    }
+
+    /**
+     * Goes through the film from its start, as fast as it can be decoded: damaged frames are passed over, and so are
+     * pictures that no other is made from, where enough others come (eight a second at the least).
+     */
+    public void lookOver(FrameLook look) throws FilmException {
+        source.jump(index.packet(0));
+        first = 0;
+        next = -1;
+        source.sparse(true);
+        try {
+            int last = -1;
+            for (AVFrame f = source.next(); f != null; f = source.next()) {
+                int number = index.frame(FrameSource.place(f));
+                if (number <= last || (f.flags() & AVFrame.AV_FRAME_FLAG_CORRUPT) != 0) {
+                    continue;
+                }
+                if (last >= 0 && number > last + 1 && index.ms(number) - index.ms(last) > SPARSE_MS) {
+                    source.sparse(false);
+                }
+                last = number;
+                keep(number, f);
+                look.at(number);
+            }
+        } finally {
+            source.sparse(false);
+        }
     }
 
     /** Null only when something newer is wanted. */

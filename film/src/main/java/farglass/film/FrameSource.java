@@ -319,6 +319,11 @@ final class FrameSource implements AutoCloseable {
         return false;
     }
 
+    /** Whether pictures that no other is made from are left out, which halves the time of films that have many. */
+    void sparse(boolean leaveOut) {
+        codec.skip_frame(leaveOut ? AVDISCARD_NONREF : AVDISCARD_DEFAULT);
+    }
+
     /** Goes to the file's start, by opening it anew: not every container can be brought back there. */
     private void start() throws FilmException {
         if (place >= 0 || draining || packets.size() > 0) {

@@ -28,6 +28,8 @@ final class ClockPlace {
     private static final double LOOSE_S = 1.01;
     /** Readings of a place below which nothing can be told. */
     private static final int LEAST = 3;
+    /** Pairs in which a clock ran that say it is one. */
+    private static final int SURELY = 5;
     /** Share of a clock's height that is kept round it. */
     private static final double MARGIN = 0.25;
     /** Two lines whose middles are closer than this share of their height stand in one place. */
@@ -91,8 +93,12 @@ final class ClockPlace {
                 .map(p -> p.box);
     }
 
-    /** Takes the clocks of a picture, and reads them once more a little later. */
-    void look(SampledWords.Picture picture) throws FilmException {
+    /**
+     * Takes the clocks of a picture, and reads them once more a little later.
+     *
+     * @return whether the match clock is known for sure: one runs, and nothing else does
+     */
+    boolean look(SampledWords.Picture picture) throws FilmException {
         List<Place> seen = new ArrayList<>();
         List<Integer> shown = new ArrayList<>();
         for (Word word : picture.words()) {
@@ -103,7 +109,7 @@ final class ClockPlace {
             }
         }
         if (seen.isEmpty()) {
-            return;
+            return false;
         }
         long ms = picture.ms();
         int next = film.nearest(later(ms));
@@ -112,6 +118,8 @@ final class ClockPlace {
             int later = ClockText.of(text).map(ClockText::seconds).orElse(-1);
             seen.get(i).pairs.add(new Pair(ms, film.timeOf(next).ms(), shown.get(i), later));
         }
+        return places.stream().filter(p -> running(p) >= SURELY).count() == 1
+                && places.stream().filter(p -> running(p) >= 1).count() == 1;
     }
 
     /** A frame some seconds later: a key frame when there is one soon, for time. */

@@ -131,13 +131,36 @@ final class ClockTrack {
             if (i < seconds.length && seconds[i] == seconds[from]) {
                 continue;
             }
-            if (from > 0 && i < seconds.length && ms[i] - ms[from] < SLIP_MS && seconds[from - 1] == seconds[i]) {
+            boolean slip =
+                    from > 0 && i < seconds.length && ms[i] - ms[from] < SLIP_MS && seconds[from - 1] == seconds[i];
+            if (slip && !joins(seconds, ms, from, i)) {
                 for (int f = from; f < i; f++) {
                     seconds[f] = seconds[i];
                 }
             }
             from = i;
         }
+    }
+
+    /** Whether a reading among frames that nobody can read is the second after the last one read, or before the next. */
+    private static boolean joins(int[] seconds, long[] ms, int from, int to) {
+        if (seconds[to] >= 0) {
+            return false;
+        }
+        int before = from - 1;
+        while (before >= 0 && seconds[before] < 0) {
+            before--;
+        }
+        int after = to;
+        while (after < seconds.length && seconds[after] < 0) {
+            after++;
+        }
+        return (before >= 0 && nextTo(seconds[before], seconds[from], ms[from] - ms[before]))
+                || (after < seconds.length && nextTo(seconds[from], seconds[after], ms[after] - ms[from]));
+    }
+
+    private static boolean nextTo(int seconds, int later, long passed) {
+        return Math.abs(seconds - later) == 1 && passed < 1000 * LOOSE_S;
     }
 
     private static List<ClockReading> readings(int[] seconds, double[] confidence, long[] ms) {

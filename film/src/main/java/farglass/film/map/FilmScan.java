@@ -16,13 +16,13 @@ import java.util.function.Function;
 import org.jspecify.annotations.Nullable;
 
 /**
- * One pass over a film: when each frame appears, how much moved since the frame before, where the shot changes, and
- * what stood in the box round the clock.
+ * One look over a film: when each frame appears, how much moved since the frame before, where the shot changes, and
+ * what stood in the box round the clock. Frames are numbered among those that were decoded, which are not all.
  *
- * @param ms when each frame appears
+ * @param ms when each decoded frame appears
  * @param change mean absolute difference of brightness to the frame before, 0..255
  * @param shots frames that begin a new shot, in order; frame 0 is not one
- * @param pictures every frame, made small
+ * @param pictures every decoded frame, made small
  * @param displays what the box showed, one for each change of it; empty without a box
  */
 record FilmScan(long[] ms, double[] change, List<Integer> shots, List<Display> displays, List<GrayPicture> pictures) {
@@ -62,38 +62,60 @@ record FilmScan(long[] ms, double[] change, List<Integer> shots, List<Display> d
             DoubleConsumer progress,
             BooleanSupplier cancelled)
             throws FilmException {
+        Pass pass = new Pass(film, box, reader);
         int n = film.info().frames();
-        long[] ms = new long[n];
-        double[] difference = new double[n];
-        List<Display> displays = new ArrayList<>();
-        List<GrayPicture> pictures = new ArrayList<>(n);
-        GrayPicture before = null;
-        for (int i = 0; i < n; i++) {
+        film.lookOver(frame -> {
             if (cancelled.getAsBoolean()) {
                 throw new FilmException("Looking for the match clock was cancelled. Nothing was changed.");
             }
-            ms[i] = film.timeOf(i).ms();
-            GrayPicture now = smoothed(film.thumbnail(i, PICKED * WIDTH, PICKED * HEIGHT));
-            difference[i] = before == null ? 0 : now.difference(before);
-            before = now;
+            pass.take(frame);
+            score.take(film, frame, film.timeOf(frame).ms());
+            progress.accept((double) frame / n);
+        });
+        progress.accept(1);
+        return pass.scan();
+    }
+
+    /** What was gathered so far. */
+    private static final class Pass {
+        private final FilmFile film;
+        private final @Nullable Box box;
+        private final Function<GrayPicture, Future<TextLine>> reader;
+        private final List<Long> ms = new ArrayList<>();
+        private final List<Double> change = new ArrayList<>();
+        private final List<Display> displays = new ArrayList<>();
+        private final List<GrayPicture> pictures = new ArrayList<>();
+
+        Pass(FilmFile film, @Nullable Box box, Function<GrayPicture, Future<TextLine>> reader) {
+            this.film = film;
+            this.box = box;
+            this.reader = reader;
+        }
+
+        void take(int frame) throws FilmException {
+            GrayPicture now = smoothed(film.thumbnail(frame, PICKED * WIDTH, PICKED * HEIGHT));
+            change.add(pictures.isEmpty() ? 0 : now.difference(pictures.get(pictures.size() - 1)));
             pictures.add(now);
-            if (box != null) {
-                Display last = displays.isEmpty() ? null : displays.get(displays.size() - 1);
-                if (last == null || ms[i] - ms[last.frame()] >= DISPLAY_MS) {
-                    GrayPicture shown = film.gray(i, box);
-                    GrayPicture inside = shown.inside(EDGE, EDGE);
-                    if (last == null || last.inside().difference(inside) > SAME_DISPLAY) {
-                        displays.add(new Display(i, inside, reader.apply(shown)));
-                    }
+            ms.add(film.timeOf(frame).ms());
+            if (box == null) {
+                return;
+            }
+            int i = ms.size() - 1;
+            Display last = displays.isEmpty() ? null : displays.get(displays.size() - 1);
+            if (last == null || ms.get(i) - ms.get(last.frame()) >= DISPLAY_MS) {
+                GrayPicture shown = film.gray(frame, box);
+                GrayPicture inside = shown.inside(EDGE, EDGE);
+                if (last == null || last.inside().difference(inside) > SAME_DISPLAY) {
+                    displays.add(new Display(i, inside, reader.apply(shown)));
                 }
             }
-            score.take(film, i, ms[i]);
-            if (i % 50 == 0) {
-                progress.accept((double) i / n);
-            }
         }
-        progress.accept(1);
-        return new FilmScan(ms, difference, ShotFinder.of(pictures, ms), displays, pictures);
+
+        FilmScan scan() {
+            long[] at = ms.stream().mapToLong(Long::longValue).toArray();
+            double[] moved = change.stream().mapToDouble(Double::doubleValue).toArray();
+            return new FilmScan(at, moved, ShotFinder.of(pictures, at), displays, pictures);
+        }
     }
 
     /** The frame on screen at a film moment. */

@@ -34,6 +34,8 @@ final class SegmentBuilder {
     private static final long SHOT_AFTER_MS = 1500;
     /** Nothing shorter is a segment of its own. */
     private static final long SLIVER_MS = 100;
+    /** A clock that shows one reading for longer after it ran stands. */
+    private static final long STANDS_MS = 500;
     /** A run may lose its last seconds to the reader. */
     private static final long LOST_END_MS = 6000;
 
@@ -146,11 +148,11 @@ final class SegmentBuilder {
 
     /** Whether the clock goes on to show so many seconds after the run. */
     private boolean standsAfter(Run run, int seconds) {
-        int n = 0;
-        for (int i = run.to() + 1; i < scan.ms().length; i++) {
-            n += track.at(i) == seconds ? 1 : 0;
+        long stands = 0;
+        for (int i = run.to() + 1; i < scan.ms().length - 1; i++) {
+            stands += track.at(i) == seconds ? scan.ms()[i + 1] - scan.ms()[i] : 0;
         }
-        return n > 12;
+        return stands > STANDS_MS;
     }
 
     /** The match moment of a stop, somewhere in the second shown last; {@code b} is what comes after, or null. */

@@ -18,8 +18,8 @@ final class ShotFinder {
     private static final double STANDS_OUT = 0.62;
     /** Pictures before and after that a cut is held against. */
     private static final int NEARBY = 6;
-    /** A flash is over, and the scene back, within so many pictures. */
-    private static final int FLASH = 8;
+    /** A flash is over, and the scene back, within this time. */
+    private static final long FLASH_MS = 340;
 
     private static final int SHIFT_X = 6;
     private static final int SHIFT_Y = 4;
@@ -38,6 +38,9 @@ final class ShotFinder {
     private static final double EMPTY = 4;
     /** A dissolve lasts this long, ms. */
     private static final long[] DISSOLVES = {500, 1000, 1600};
+
+    /** Pictures from the beginning of a dissolve to its end, at least. */
+    private static final int LEAST_BETWEEN = 5;
 
     private static final double BLEND_REST = 0.35;
 
@@ -132,8 +135,8 @@ final class ShotFinder {
         if (back(i - 1, i + 1)) {
             return false;
         }
-        for (int earlier = 2; earlier <= FLASH && i - earlier >= 0; earlier++) {
-            if (alike(i - earlier, i) > SAME) {
+        for (int earlier = i - 2; earlier >= 0 && ms[i] - ms[earlier] < FLASH_MS; earlier--) {
+            if (alike(earlier, i) > SAME) {
                 return false;
             }
         }
@@ -142,7 +145,7 @@ final class ShotFinder {
 
     /** Whether the scene of an earlier picture is seen again in one of some pictures from another on. */
     private boolean back(int before, int from) {
-        for (int i = from; i < Math.min(edges.length, from + FLASH); i++) {
+        for (int i = from; i < edges.length && ms[i] - ms[from] < FLASH_MS; i++) {
             if (seen(i) && alike(before, i) > SAME) {
                 return true;
             }
@@ -159,7 +162,7 @@ final class ShotFinder {
             int middle = (from + to) / 2;
             int a = from;
             int b = to;
-            if (to - from < 8 || shots.stream().anyMatch(s -> s >= a - NEARBY && s <= b + NEARBY)) {
+            if (to - from < LEAST_BETWEEN || shots.stream().anyMatch(s -> s >= a - NEARBY && s <= b + NEARBY)) {
                 continue;
             }
             if (seen(from) && seen(to) && blends(from, to) && alike(from, to) < SAME) {

@@ -28,8 +28,10 @@ public final class Layout {
     private static final double NEAR_Y = 0.6;
     /** Names are at most so many heights apart when they stand above each other. */
     private static final double APART = 7;
-    /** Numbers stand at most so many heights above or below their name's row. */
+    /** Numbers stand at most so many heights above or below their name's row, where the names are stacked. */
     private static final double BESIDE = 3;
+    /** The same on a card of its own for each athlete: a large number may stand between. */
+    private static final double ON_CARD = 7;
 
     private static final int LEAST_NAME = 3;
 
@@ -229,6 +231,7 @@ public final class Layout {
             boolean alone = d.isEmpty()
                     && way.stacked()
                     && 2 * share >= ALONE_SEEN
+                    && !c.onlyOnes()
                     && Math.abs(c.y() - a.y()) < NEAR_Y * a.box().height();
             if (alone || (d.isPresent() && share >= BOTH_SEEN)) {
                 pairs.add(new Pair(c, d.orElse(null), share));
@@ -263,7 +266,8 @@ public final class Layout {
     /** Whether a number stands by the first name rather than by the second. */
     private static boolean beside(Region c, Region a, Region b, Way way) {
         double high = a.box().height();
-        if (Math.abs(c.y() - a.y()) > BESIDE * high || c.box().height() > 3 * high) {
+        if (Math.abs(c.y() - a.y()) > (way.stacked() ? BESIDE : ON_CARD) * high
+                || c.box().height() > 3 * high) {
             return false;
         }
         if (way.stacked()) {

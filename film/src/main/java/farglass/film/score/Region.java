@@ -80,6 +80,11 @@ final class Region {
         return words.stream().anyMatch(w -> bare(w.text()).equals(bare(text)));
     }
 
+    /** Whether it was read as a one every time, as the edge of a graphic is. */
+    boolean onlyOnes() {
+        return words.stream().allMatch(w -> bare(w.text()).equals("1"));
+    }
+
     /** Pictures of a set in which something was read here. */
     long seen(List<Integer> of) {
         return pictures.stream().filter(of::contains).count();

@@ -3,11 +3,14 @@ package farglass.film.score;
 import farglass.film.Box;
 import farglass.film.FilmException;
 import farglass.film.FilmFile;
+import farglass.film.GrayPicture;
+import farglass.film.text.BesideThread;
 import farglass.film.text.TextReader;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.SortedSet;
 import java.util.TreeSet;
+import java.util.concurrent.Future;
 import java.util.function.BooleanSupplier;
 import org.jspecify.annotations.Nullable;
 
@@ -19,7 +22,7 @@ public final class RowLook {
     /** Length of a strip that is read, in heights of the name; more would be pressed together. */
     private static final double LONG = 13;
     /** Rows of numbers stand at most so many heights above or below their name. */
-    private static final double BESIDE = 3;
+    private static final double BESIDE = 7;
     /** Share of the pictures in which a name must be read. */
     private static final double STAYS = 0.3;
     /** Pictures looked at. */
@@ -107,21 +110,39 @@ public final class RowLook {
             throws FilmException {
         List<SampledWords.Picture> closer = new ArrayList<>();
         int every = Math.max(1, (shown.size() + PICTURES - 1) / PICTURES);
-        for (int i = 0; i < shown.size(); i += every) {
-            if (cancelled.getAsBoolean()) {
-                throw new FilmException("Looking for the score was cancelled. Nothing was changed.");
-            }
-            SampledWords.Picture p = shown.get(i);
-            List<Word> words = new ArrayList<>(p.words());
-            for (Box strip : strips) {
-                for (Word w : Word.of(reader.read(film.gray(p.frame(), strip), TextReader.Kind.ANY), strip)) {
-                    if (w.number().isPresent()) {
-                        words.add(w);
-                    }
+        try (BesideThread beside = new BesideThread()) {
+            for (int i = 0; i < shown.size(); i += every) {
+                if (cancelled.getAsBoolean()) {
+                    throw new FilmException("Looking for the score was cancelled. Nothing was changed.");
                 }
+                SampledWords.Picture p = shown.get(i);
+                List<Strip> cut = new ArrayList<>();
+                for (Box strip : strips) {
+                    cut.add(new Strip(strip, film.gray(p.frame(), strip)));
+                }
+                int half = cut.size() / 2;
+                Future<List<Word>> others = beside.begin(() -> numbers(cut.subList(0, half)));
+                List<Word> words = new ArrayList<>(p.words());
+                words.addAll(numbers(cut.subList(half, cut.size())));
+                words.addAll(BesideThread.result(others));
+                closer.add(new SampledWords.Picture(p.frame(), p.ms(), words));
             }
-            closer.add(new SampledWords.Picture(p.frame(), p.ms(), words));
         }
         return new SampledWords(closer);
+    }
+
+    /** A part of a picture along a row. */
+    private record Strip(Box box, GrayPicture picture) {}
+
+    private List<Word> numbers(List<Strip> strips) throws FilmException {
+        List<Word> words = new ArrayList<>();
+        for (Strip s : strips) {
+            for (Word w : Word.of(reader.read(s.picture(), TextReader.Kind.ANY), s.box())) {
+                if (w.number().isPresent()) {
+                    words.add(w);
+                }
+            }
+        }
+        return words;
     }
 }

@@ -7,8 +7,10 @@ import farglass.film.text.BesideThread;
 import farglass.film.text.TextFinder;
 import farglass.film.text.TextReader;
 import farglass.time.FilmTime;
+import java.math.BigInteger;
 import java.nio.ByteBuffer;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.SortedSet;
 import java.util.TreeSet;
@@ -29,6 +31,10 @@ public record SampledWords(List<Picture> pictures) {
     private static final long EVERY_MS = 40_000;
 
     private static final int MOST = 45;
+    /** Fewer pictures say too little about what stays in its place. */
+    private static final int ENOUGH = 9;
+    /** Steps of this share of a whole fall evenly all over it. */
+    private static final double GOLDEN = 0.618;
     /** Width that text is looked for at; larger pictures are brought to it, for time. */
     private static final int WIDTH = 960;
 
@@ -41,7 +47,8 @@ public record SampledWords(List<Picture> pictures) {
 
     /** Told of every picture as soon as it was read, while its film is still near. */
     public interface Watcher {
-        void read(Picture picture) throws FilmException;
+        /** Whether enough is known, so that no more pictures need be looked at. */
+        boolean read(Picture picture) throws FilmException;
     }
 
     /** @throws FilmException when the film is damaged, the network cannot be loaded, or it was cancelled */
@@ -71,11 +78,12 @@ public record SampledWords(List<Picture> pictures) {
             DoubleConsumer progress,
             BooleanSupplier cancelled)
             throws FilmException {
-        List<Integer> frames = frames(film);
+        List<Integer> frames = spread(frames(film));
         List<Picture> pictures = new ArrayList<>();
         int before = -1;
         Future<List<Box>> found = null;
-        for (int i = 0; i <= frames.size(); i++) {
+        boolean enough = false;
+        for (int i = 0; i <= frames.size() && !enough; i++) {
             if (cancelled.getAsBoolean()) {
                 throw new FilmException("Looking for the match clock was cancelled. Nothing was changed.");
             }
@@ -89,13 +97,28 @@ public record SampledWords(List<Picture> pictures) {
             }
             if (found != null) {
                 pictures.add(read(film, before, BesideThread.result(found), width, reader));
-                watcher.read(pictures.get(pictures.size() - 1));
+                enough = watcher.read(pictures.get(pictures.size() - 1)) && pictures.size() >= ENOUGH;
                 progress.accept((double) pictures.size() / frames.size());
             }
             before = frame;
             found = next;
         }
+        pictures.sort(Comparator.comparingLong(Picture::ms));
         return new SampledWords(List.copyOf(pictures));
+    }
+
+    /** The same in an order in which the first of them, however many are taken, lie all over the film. */
+    static List<Integer> spread(List<Integer> frames) {
+        int n = frames.size();
+        int step = (int) Math.round(n * GOLDEN);
+        while (n > 1 && BigInteger.valueOf(step).gcd(BigInteger.valueOf(n)).intValue() != 1) {
+            step++;
+        }
+        List<Integer> order = new ArrayList<>();
+        for (int i = 0; i < n; i++) {
+            order.add(frames.get((int) ((long) i * step % n)));
+        }
+        return order;
     }
 
     private static Picture read(FilmFile film, int frame, List<Box> lines, int width, TextReader reader)

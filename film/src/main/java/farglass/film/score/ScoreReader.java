@@ -3,17 +3,19 @@ package farglass.film.score;
 import farglass.film.FilmException;
 import farglass.film.GrayPicture;
 import farglass.film.score.NumberTrack.Reading;
+import farglass.film.text.BesideThread;
 import farglass.film.text.TextLine;
 import farglass.film.text.TextReader;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.concurrent.Future;
 import java.util.function.BooleanSupplier;
 import java.util.function.DoubleConsumer;
 import java.util.function.LongPredicate;
 import org.jspecify.annotations.Nullable;
 
 /**
- * Reads the numbers of a score graphic over a film: every two seconds first, and wherever two readings differ all that
+ * Reads one number of a score graphic over a film: every two seconds first, and wherever two readings differ all that
  * lie between, so that a change is found to half a second.
  */
 public final class ScoreReader {
@@ -30,16 +32,21 @@ public final class ScoreReader {
     private final TextReader reader;
     private final LongPredicate shown;
 
-    /** Of the number that is being read: what its middle said last, and the whole of it. */
+    private final int column;
+    private final int athlete;
+
+    /** What the middle of the number said last, and the whole of it. */
     private String narrowBefore = "";
 
     private TextLine wideBefore = new TextLine("", 0, List.of());
     private int readSince;
 
-    private ScoreReader(ScoreCrops crops, TextReader reader, LongPredicate shown) {
+    private ScoreReader(ScoreCrops crops, TextReader reader, LongPredicate shown, int column, int athlete) {
         this.crops = crops;
         this.reader = reader;
         this.shown = shown;
+        this.column = column;
+        this.athlete = athlete;
     }
 
     /**
@@ -56,19 +63,20 @@ public final class ScoreReader {
             DoubleConsumer progress,
             BooleanSupplier cancelled)
             throws FilmException {
-        ScoreReader r = new ScoreReader(crops, reader, shown);
         List<List<List<NumberTrack.Change>>> changes = new ArrayList<>();
         int columns = graphic.columns().size();
-        for (int c = 0; c < columns; c++) {
-            List<List<NumberTrack.Change>> both = new ArrayList<>();
-            for (int athlete = 0; athlete < 2; athlete++) {
+        try (BesideThread beside = new BesideThread()) {
+            for (int c = 0; c < columns; c++) {
                 if (cancelled.getAsBoolean()) {
                     throw new FilmException("Reading the score was cancelled. Nothing was changed.");
                 }
-                both.add(NumberTrack.changes(r.readings(c, athlete)));
-                progress.accept((2.0 * c + athlete + 1) / (2 * columns));
+                ScoreReader first = new ScoreReader(crops, reader, shown, c, 0);
+                ScoreReader second = new ScoreReader(crops, reader, shown, c, 1);
+                Future<List<NumberTrack.Change>> other = beside.begin(() -> NumberTrack.changes(second.readings()));
+                List<NumberTrack.Change> one = NumberTrack.changes(first.readings());
+                changes.add(List.of(one, BesideThread.result(other)));
+                progress.accept((c + 1.0) / columns);
             }
-            changes.add(both);
         }
         return track(graphic, changes);
     }
@@ -87,7 +95,7 @@ public final class ScoreReader {
         return new ScoreTrack(graphic, kinds, score);
     }
 
-    private List<Reading> readings(int column, int athlete) throws FilmException {
+    private List<Reading> readings() throws FilmException {
         List<Integer> steps = new ArrayList<>();
         for (int i = 0; i < crops.size(); i++) {
             if (shown.test(crops.ms(i))) {
@@ -98,9 +106,9 @@ public final class ScoreReader {
         int before = -1;
         readSince = AGAIN;
         for (int i : coarse(read.length)) {
-            read[i] = reading(column, athlete, steps, i, before < 0 ? null : read[before], before);
+            read[i] = reading(steps, i, before < 0 ? null : read[before], before);
             if (before >= 0) {
-                between(column, athlete, steps, read, before, i);
+                between(steps, read, before, i);
             }
             before = i;
         }
@@ -126,21 +134,18 @@ public final class ScoreReader {
     }
 
     /** Reads all steps between two whose readings differ. */
-    private void between(int column, int athlete, List<Integer> steps, @Nullable Reading[] read, int from, int to)
-            throws FilmException {
+    private void between(List<Integer> steps, @Nullable Reading[] read, int from, int to) throws FilmException {
         Reading a = read[from];
         Reading b = read[to];
         if (a == null || b == null || a.value() == b.value()) {
             return;
         }
         for (int i = from + 1; i < to; i++) {
-            read[i] = reading(column, athlete, steps, i, read[i - 1], i - 1);
+            read[i] = reading(steps, i, read[i - 1], i - 1);
         }
     }
 
-    private Reading reading(
-            int column, int athlete, List<Integer> steps, int at, @Nullable Reading before, int beforeAt)
-            throws FilmException {
+    private Reading reading(List<Integer> steps, int at, @Nullable Reading before, int beforeAt) throws FilmException {
         GrayPicture picture = crops.picture(column, athlete, steps.get(at));
         GrayPicture middle = ScoreCrops.middle(picture);
         long ms = crops.ms(steps.get(at));

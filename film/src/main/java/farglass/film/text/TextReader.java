@@ -11,7 +11,7 @@ import java.util.List;
 /**
  * Reads a line of text from a picture of it. The network gives, for steps from left to right, chances of every
  * character and of none; the likeliest are taken and repetitions fall together (greedy decoding of connectionist
- * temporal classification; Graves et al., ICML 2006). For one thread only.
+ * temporal classification; Graves et al., ICML 2006). Several threads may read at once.
  */
 public final class TextReader implements AutoCloseable {
     /** Height that the network was trained on, pixels. */

@@ -102,7 +102,7 @@ class ScoreClipTest {
                 .containsExactly("A.KELLIVAR", "B.TOLENDT");
         assertThat(score.graphic().names())
                 .extracting(ScoreGraphic.Name::confidence)
-                .allMatch(c -> c > 0.7);
+                .allMatch(c -> c > 0.5);
         assertThat(score.changes()).hasSize(SCORE.size());
         for (Drawn d : SCORE) {
             ScoreChange c = score.changes().stream()
