@@ -167,7 +167,10 @@ final class ClockFinder {
             desk.notices().problem(Words.of("map.not-found"));
             return;
         }
-        ReadSheet read = new ReadSheet(r, ReadScore.of(r, file, found), crops);
+        ReadSheet read = new ReadSheet(r, ReadScore.of(r, file, found), crops, () -> {
+            closeSheet();
+            find(found.rival());
+        });
         show(MapSheet.proposed(found, read, map -> accept(r, map, read.score()), this::closeSheet));
     }
 

@@ -13,6 +13,7 @@ import java.util.Locale;
 import javafx.collections.FXCollections;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
+import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.image.ImageView;
@@ -29,13 +30,19 @@ final class ReadSheet extends VBox {
     private final Label changes = Ui.label("", "record-about");
     private ReadScore score;
 
-    ReadSheet(MatchRecord r, ReadScore score, RegionCrops crops) {
+    /** @param other reads the film again with the other clock */
+    ReadSheet(MatchRecord r, ReadScore score, RegionCrops crops, Runnable other) {
         super(6);
         this.score = score;
         setId("read-sheet");
         FlowPane row = new FlowPane(18, 6);
         if (crops.clock() != null) {
             row.getChildren().add(line(picture(crops.clock()), Ui.label(Words.of("read.clock"), "field-name")));
+        }
+        if (crops.rival() != null) {
+            Button take = Ui.button(Words.of("read.rival"), other, "choice");
+            take.setId("read-rival");
+            row.getChildren().add(line(picture(crops.rival()), take));
         }
         if (!crops.names().isEmpty()) {
             row.getChildren().add(names(r, crops));

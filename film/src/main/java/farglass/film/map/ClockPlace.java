@@ -11,6 +11,7 @@ import farglass.time.FilmTime;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Objects;
 import java.util.Optional;
 
 /**
@@ -34,6 +35,10 @@ final class ClockPlace {
     private static final double MARGIN = 0.25;
     /** Two lines whose middles are closer than this share of their height stand in one place. */
     private static final double NEAR = 0.8;
+    /** A clock that was read this much as often as the match clock may be it. */
+    private static final double NEARLY = 0.6;
+    /** Share of the pictures of a place in which the same clock may be read in another too. */
+    private static final double TOGETHER = 0.2;
     /** A clock that shows the film's own time this often is that of a player. */
     private static final double PLAYER = 0.9;
 
@@ -84,13 +89,61 @@ final class ClockPlace {
         this.reader = reader;
     }
 
-    /** The box of the match clock; empty when no clock runs anywhere. */
-    Optional<Box> best() {
+    /**
+     * The boxes of the match clock, that in which it is seen most first; empty when no clock runs anywhere. A graphic
+     * that moves has several: clocks that run the same way and are hardly ever seen at one time.
+     */
+    List<Box> found() {
+        return own().stream().map(p -> p.box).toList();
+    }
+
+    /**
+     * The clock that runs beside the match clock and was read nearly as often, so that a person must say which is
+     * which; empty when there is none.
+     */
+    Optional<Box> rival() {
+        List<Place> own = own();
+        return running().stream()
+                .filter(p -> !own.contains(p))
+                .filter(p -> runs(p) >= NEARLY * runs(own.get(0)))
+                .map(p -> p.box)
+                .findFirst();
+    }
+
+    /** Places in which a clock runs, the surest first. */
+    private List<Place> running() {
         return places.stream()
                 .filter(p -> p.pairs.size() >= LEAST && !player(p))
-                .filter(p -> running(p) >= 2)
-                .max(Comparator.comparingDouble(ClockPlace::running))
-                .map(p -> p.box);
+                .filter(p -> runs(p) >= 2)
+                .sorted(Comparator.comparingDouble(ClockPlace::runs).reversed())
+                .toList();
+    }
+
+    private List<Place> own() {
+        List<Place> own = new ArrayList<>();
+        for (Place p : running()) {
+            if (own.stream().allMatch(o -> way(o) == way(p) && apart(o, p))) {
+                own.add(p);
+            }
+        }
+        return own;
+    }
+
+    /** Whether two places show a clock by turns. */
+    private static boolean apart(Place a, Place b) {
+        long together = a.pairs.stream()
+                .filter(x -> b.pairs.stream().anyMatch(y -> y.filmMs() == x.filmMs()))
+                .count();
+        return together <= TOGETHER * Math.min(a.pairs.size(), b.pairs.size());
+    }
+
+    /** The way a clock runs there, 1 up, -1 down. */
+    private static int way(Place p) {
+        return Integer.signum(p.pairs.stream()
+                .map(Pair::way)
+                .filter(Objects::nonNull)
+                .mapToInt(Integer::intValue)
+                .sum());
     }
 
     /**
@@ -102,10 +155,16 @@ final class ClockPlace {
         List<Place> seen = new ArrayList<>();
         List<Integer> shown = new ArrayList<>();
         for (Word word : picture.words()) {
-            Optional<ClockText> clock = ClockText.of(word.line());
+            Optional<ClockText> clock = ClockText.loose(word.line());
             if (clock.isPresent()) {
                 seen.add(place(part(word.box(), clock.get())));
                 shown.add(clock.get().seconds());
+            }
+            for (Word next : picture.words()) {
+                if (parts(word, next)) {
+                    seen.add(place(both(word.box(), next.box())));
+                    shown.add(ClockText.seconds(word.text(), next.text()));
+                }
             }
         }
         if (seen.isEmpty()) {
@@ -115,11 +174,11 @@ final class ClockPlace {
         int next = film.nearest(later(ms));
         for (int i = 0; i < seen.size(); i++) {
             TextLine text = reader.read(film.gray(next, seen.get(i).box), TextReader.Kind.CLOCK);
-            int later = ClockText.of(text).map(ClockText::seconds).orElse(-1);
+            int later = ClockText.loose(text).map(ClockText::seconds).orElse(-1);
             seen.get(i).pairs.add(new Pair(ms, film.timeOf(next).ms(), shown.get(i), later));
         }
-        return places.stream().filter(p -> running(p) >= SURELY).count() == 1
-                && places.stream().filter(p -> running(p) >= 1).count() == 1;
+        return places.stream().filter(p -> runs(p) >= SURELY).count() == 1
+                && places.stream().filter(p -> runs(p) >= 1).count() == 1;
     }
 
     /** A frame some seconds later: a key frame when there is one soon, for time. */
@@ -142,6 +201,29 @@ final class ClockPlace {
                 .within(film.info().width(), film.info().height());
     }
 
+    /** Whether two words may be minutes and seconds, with a colon between them that was not read. */
+    private static boolean parts(Word minutes, Word seconds) {
+        Box a = minutes.box();
+        Box b = seconds.box();
+        double gap = b.x() - a.x() - a.width();
+        double high = Math.max(a.height(), b.height());
+        return minutes.text().matches("[0-9]{1,2}")
+                && seconds.text().matches("[0-5][0-9]")
+                && Math.abs(2 * a.y() + a.height() - 2 * b.y() - b.height()) < high
+                && gap > -0.5 * high
+                && gap < high;
+    }
+
+    private Box both(Box minutes, Box seconds) {
+        int margin = (int) Math.ceil(MARGIN * minutes.height());
+        int x = Math.max(0, minutes.x() - margin);
+        int y = Math.min(minutes.y(), seconds.y());
+        int right = seconds.x() + seconds.width() + margin;
+        int bottom = Math.max(minutes.y() + minutes.height(), seconds.y() + seconds.height());
+        return new Box(x, y, right - x, bottom - y)
+                .within(film.info().width(), film.info().height());
+    }
+
     private Place place(Box box) {
         for (Place p : places) {
             if (p.holds(box)) {
@@ -159,7 +241,7 @@ final class ClockPlace {
     }
 
     /** Pairs in which the clock ran the way it usually runs, and a little for those in which it stood. */
-    private static double running(Place p) {
+    private static double runs(Place p) {
         int up = 0;
         int down = 0;
         int stood = 0;

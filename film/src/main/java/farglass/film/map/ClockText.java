@@ -21,17 +21,33 @@ record ClockText(int seconds, double from, double to, double confidence) {
     /** The last seconds with tenths. */
     private static final Pattern TENTHS = Pattern.compile("(?<![0-9:])([0-5]?[0-9])\\.[0-9](?![0-9])");
 
+    /** A clock whose colon is too faint to be read. */
+    private static final Pattern BARE = Pattern.compile("([0-9]{1,2}) ?([0-5][0-9])");
+
     private static final int MINUTE = 60;
 
     /** The first clock of a line; empty when there is none. */
     static Optional<ClockText> of(TextLine line) {
         Matcher m = CLOCK.matcher(line.text());
         if (m.find()) {
-            int seconds = MINUTE * Integer.parseInt(m.group(1)) + Integer.parseInt(m.group(2));
-            return Optional.of(at(line, m, seconds));
+            return Optional.of(at(line, m, seconds(m.group(1), m.group(2))));
         }
         Matcher t = TENTHS.matcher(line.text());
         return t.matches() ? Optional.of(at(line, t, Integer.parseInt(t.group(1)))) : Optional.empty();
+    }
+
+    /** The same where only a clock is to be expected: its colon may not have been read. */
+    static Optional<ClockText> loose(TextLine line) {
+        Optional<ClockText> clock = of(line);
+        Matcher m = BARE.matcher(line.text());
+        if (clock.isPresent() || !m.matches()) {
+            return clock;
+        }
+        return Optional.of(at(line, m, seconds(m.group(1), m.group(2))));
+    }
+
+    static int seconds(String minutes, String seconds) {
+        return MINUTE * Integer.parseInt(minutes) + Integer.parseInt(seconds);
     }
 
     private static ClockText at(TextLine line, Matcher m, int seconds) {

@@ -1,6 +1,7 @@
 package farglass.film.map;
 
 import farglass.film.FilmException;
+import farglass.film.map.FilmScan.Display;
 import farglass.film.text.BesideThread;
 import farglass.film.text.TextLine;
 import java.util.ArrayList;
@@ -24,44 +25,70 @@ final class ClockTrack {
     private final int[] seconds;
     private final List<ClockReading> readings;
     private final boolean down;
+    /** By place of the clock, seconds by frame. */
+    private final List<Place> places;
 
-    private ClockTrack(int[] seconds, List<ClockReading> readings, boolean down) {
+    /** What one place of the clock says, by frame. */
+    private record Place(int[] seconds, double[] confidence) {}
+
+    private ClockTrack(List<Place> places, int[] seconds, List<ClockReading> readings, boolean down) {
+        this.places = places;
         this.seconds = seconds;
         this.readings = readings;
         this.down = down;
     }
 
     /**
-     * Takes what every display of the box says.
+     * Takes what every display of the clock says, in each of its places; where nothing is read in the first, that of
+     * the next holds.
      *
      * @param down whether the clock counts down; null to find out
      * @throws FilmException when it was cancelled
      */
     static ClockTrack of(FilmScan scan, @Nullable Boolean down, DoubleConsumer progress, BooleanSupplier cancelled)
             throws FilmException {
-        int n = scan.displays().size();
-        int[] shown = new int[n];
-        double[] confidence = new double[n];
-        for (int i = 0; i < n; i++) {
-            if (cancelled.getAsBoolean()) {
-                throw new FilmException("Looking for the match clock was cancelled. Nothing was changed.");
+        List<Place> places = new ArrayList<>();
+        int[] first = {};
+        for (List<Display> displays : scan.displays()) {
+            int[] shown = new int[displays.size()];
+            double[] confidence = new double[shown.length];
+            for (int i = 0; i < shown.length; i++) {
+                if (cancelled.getAsBoolean()) {
+                    throw new FilmException("Looking for the match clock was cancelled. Nothing was changed.");
+                }
+                TextLine line = BesideThread.result(displays.get(i).text());
+                Optional<ClockText> clock = ClockText.loose(line).filter(c -> c.confidence() >= SURE);
+                shown[i] = clock.map(ClockText::seconds).orElse(-1);
+                confidence[i] = clock.map(ClockText::confidence).orElse(1.0);
             }
-            TextLine line = BesideThread.result(scan.displays().get(i).text());
-            Optional<ClockText> clock = ClockText.of(line).filter(c -> c.confidence() >= SURE);
-            shown[i] = clock.map(ClockText::seconds).orElse(-1);
-            confidence[i] = clock.map(ClockText::confidence).orElse(1.0);
-            if (i % 20 == 0) {
-                progress.accept((double) i / n);
+            dropMisread(scan.ms(), displays, shown);
+            first = places.isEmpty() ? shown : first;
+            places.add(frames(scan.ms(), displays, shown, confidence));
+            progress.accept((double) places.size() / scan.displays().size());
+        }
+        boolean falls = down != null ? down : falls(first);
+        int[] seconds = new int[scan.ms().length];
+        double[] sure = new double[seconds.length];
+        for (int i = 0; i < seconds.length; i++) {
+            seconds[i] = -1;
+            sure[i] = 1;
+            for (Place p : places) {
+                if (seconds[i] < 0 && p.seconds()[i] >= 0) {
+                    seconds[i] = p.seconds()[i];
+                    sure[i] = p.confidence()[i];
+                }
             }
         }
-        progress.accept(1);
-        dropMisread(scan, shown);
-        boolean falls = down != null ? down : falls(shown);
-        return frames(scan, shown, confidence, falls);
+        return new ClockTrack(places, seconds, readings(seconds, sure, scan.ms()), falls);
+    }
+
+    /** Whether the clock can be read in one of its places at a frame. */
+    boolean shownIn(int place, int frame) {
+        return places.get(place).seconds()[frame] >= 0;
     }
 
     /** Readings that neither follow the one before nor lead to the one after, while those two fit each other. */
-    private static void dropMisread(FilmScan scan, int[] shown) {
+    private static void dropMisread(long[] ms, List<Display> displays, int[] shown) {
         int[] read = shown.clone();
         int before = -1;
         for (int i = 0; i < read.length; i++) {
@@ -73,8 +100,8 @@ final class ClockTrack {
                 after++;
             }
             if (before >= 0 && after < read.length) {
-                boolean odd = !follows(scan, read, before, i) && !follows(scan, read, i, after);
-                if (odd && follows(scan, read, before, after)) {
+                boolean odd = !follows(ms, displays, read, before, i) && !follows(ms, displays, read, i, after);
+                if (odd && follows(ms, displays, read, before, after)) {
                     shown[i] = -1;
                     continue;
                 }
@@ -84,9 +111,8 @@ final class ClockTrack {
     }
 
     /** Whether the clock can have gone from one display to a later one by running, standing, or both. */
-    private static boolean follows(FilmScan scan, int[] read, int from, int to) {
-        long passed = scan.ms()[scan.displays().get(to).frame()]
-                - scan.ms()[scan.displays().get(from).frame()];
+    private static boolean follows(long[] ms, List<Display> displays, int[] read, int from, int to) {
+        long passed = ms[displays.get(to).frame()] - ms[displays.get(from).frame()];
         return Math.abs(read[to] - read[from]) <= passed / 1000.0 + LOOSE_S;
     }
 
@@ -103,13 +129,12 @@ final class ClockTrack {
         return sum <= 0;
     }
 
-    private static ClockTrack frames(FilmScan scan, int[] shown, double[] confidence, boolean down) {
-        long[] ms = scan.ms();
+    private static Place frames(long[] ms, List<Display> displays, int[] shown, double[] confidence) {
         int[] seconds = new int[ms.length];
         double[] sure = new double[ms.length];
         for (int i = 0; i < shown.length; i++) {
-            int from = scan.displays().get(i).frame();
-            int to = i + 1 < shown.length ? scan.displays().get(i + 1).frame() : ms.length;
+            int from = displays.get(i).frame();
+            int to = i + 1 < shown.length ? displays.get(i + 1).frame() : ms.length;
             // in a restless box nobody knows which of the frames between first showed the next reading
             boolean restless = i + 1 < shown.length && ms[to] - ms[from] < RESTLESS_MS && shown[i + 1] != shown[i];
             for (int f = from; f < to; f++) {
@@ -118,11 +143,11 @@ final class ClockTrack {
                 sure[f] = unknown ? 1 : confidence[i];
             }
         }
-        for (int f = 0; !scan.displays().isEmpty() && f < scan.displays().get(0).frame(); f++) {
+        for (int f = 0; !displays.isEmpty() && f < displays.get(0).frame(); f++) {
             seconds[f] = -1;
         }
         dropSlips(seconds, ms);
-        return new ClockTrack(seconds, readings(seconds, sure, ms), down);
+        return new Place(seconds, sure);
     }
 
     private static void dropSlips(int[] seconds, long[] ms) {

@@ -13,7 +13,6 @@ import java.util.concurrent.Future;
 import java.util.function.BooleanSupplier;
 import java.util.function.DoubleConsumer;
 import java.util.function.Function;
-import org.jspecify.annotations.Nullable;
 
 /**
  * One look over a film: when each frame appears, how much moved since the frame before, where the shot changes, and
@@ -23,9 +22,10 @@ import org.jspecify.annotations.Nullable;
  * @param change mean absolute difference of brightness to the frame before, 0..255
  * @param shots frames that begin a new shot, in order; frame 0 is not one
  * @param pictures every decoded frame, made small
- * @param displays what the box showed, one for each change of it; empty without a box
+ * @param displays what each place of the clock showed, one for each change of it; empty without a clock
  */
-record FilmScan(long[] ms, double[] change, List<Integer> shots, List<Display> displays, List<GrayPicture> pictures) {
+record FilmScan(
+        long[] ms, double[] change, List<Integer> shots, List<List<Display>> displays, List<GrayPicture> pictures) {
     /** Small enough to keep every frame of a long film (18 MB for ten minutes), large enough to tell a move. */
     private static final int WIDTH = 48;
 
@@ -50,26 +50,28 @@ record FilmScan(long[] ms, double[] change, List<Integer> shots, List<Display> d
     record Display(int frame, GrayPicture inside, Future<TextLine> text) {}
 
     /**
-     * @param box round the clock; null when there is none
-     * @param reader begins to read what the box shows while the film is gone through
-     * @param score gets its pictures on the way
+     * @param clocks round the clock in each of its places; none when there is no clock
+     * @param reader begins to read what a box shows while the film is gone through
+     * @param score get their pictures on the way
      */
     static FilmScan of(
             FilmFile film,
-            @Nullable Box box,
+            List<Box> clocks,
             Function<GrayPicture, Future<TextLine>> reader,
-            ScoreCrops score,
+            List<ScoreCrops> score,
             DoubleConsumer progress,
             BooleanSupplier cancelled)
             throws FilmException {
-        Pass pass = new Pass(film, box, reader);
+        Pass pass = new Pass(film, clocks, reader);
         int n = film.info().frames();
         film.lookOver(frame -> {
             if (cancelled.getAsBoolean()) {
                 throw new FilmException("Looking for the match clock was cancelled. Nothing was changed.");
             }
             pass.take(frame);
-            score.take(film, frame, film.timeOf(frame).ms());
+            for (ScoreCrops crops : score) {
+                crops.take(film, frame, film.timeOf(frame).ms());
+            }
             progress.accept((double) frame / n);
         });
         progress.accept(1);
@@ -79,17 +81,18 @@ record FilmScan(long[] ms, double[] change, List<Integer> shots, List<Display> d
     /** What was gathered so far. */
     private static final class Pass {
         private final FilmFile film;
-        private final @Nullable Box box;
+        private final List<Box> clocks;
         private final Function<GrayPicture, Future<TextLine>> reader;
         private final List<Long> ms = new ArrayList<>();
         private final List<Double> change = new ArrayList<>();
-        private final List<Display> displays = new ArrayList<>();
+        private final List<List<Display>> displays = new ArrayList<>();
         private final List<GrayPicture> pictures = new ArrayList<>();
 
-        Pass(FilmFile film, @Nullable Box box, Function<GrayPicture, Future<TextLine>> reader) {
+        Pass(FilmFile film, List<Box> clocks, Function<GrayPicture, Future<TextLine>> reader) {
             this.film = film;
-            this.box = box;
+            this.clocks = clocks;
             this.reader = reader;
+            clocks.forEach(c -> displays.add(new ArrayList<>()));
         }
 
         void take(int frame) throws FilmException {
@@ -97,16 +100,19 @@ record FilmScan(long[] ms, double[] change, List<Integer> shots, List<Display> d
             change.add(pictures.isEmpty() ? 0 : now.difference(pictures.get(pictures.size() - 1)));
             pictures.add(now);
             ms.add(film.timeOf(frame).ms());
-            if (box == null) {
-                return;
+            for (int place = 0; place < clocks.size(); place++) {
+                look(frame, clocks.get(place), displays.get(place));
             }
+        }
+
+        private void look(int frame, Box clock, List<Display> before) throws FilmException {
             int i = ms.size() - 1;
-            Display last = displays.isEmpty() ? null : displays.get(displays.size() - 1);
+            Display last = before.isEmpty() ? null : before.get(before.size() - 1);
             if (last == null || ms.get(i) - ms.get(last.frame()) >= DISPLAY_MS) {
-                GrayPicture shown = film.gray(frame, box);
+                GrayPicture shown = film.gray(frame, clock);
                 GrayPicture inside = shown.inside(EDGE, EDGE);
                 if (last == null || last.inside().difference(inside) > SAME_DISPLAY) {
-                    displays.add(new Display(i, inside, reader.apply(shown)));
+                    before.add(new Display(i, inside, reader.apply(shown)));
                 }
             }
         }

@@ -27,6 +27,8 @@ import org.jspecify.annotations.Nullable;
  * one above or to the left.
  */
 public final class MapDocument {
+    private static final String CLOCK = "clock";
+    private static final String RIVAL = "otherClock";
     private static final String[] CORNERS = {"A", "B"};
     private static final ObjectMapper JSON = new ObjectMapper();
 
@@ -71,7 +73,10 @@ public final class MapDocument {
     private static ArrayNode regions(MapProposal found) {
         ArrayNode regions = JSON.createArrayNode();
         if (found.box() != null) {
-            region(regions, "clock", found.box());
+            region(regions, CLOCK, found.box());
+        }
+        if (found.rival() != null) {
+            region(regions, RIVAL, found.rival());
         }
         ScoreTrack score = found.score();
         for (int i = 0; i < score.graphic().names().size(); i++) {
@@ -162,15 +167,15 @@ public final class MapDocument {
                         r.path("ms").asLong(), seconds, r.path("confidence").asDouble()));
             }
             boolean down = !doc.path("direction").asText().equals("up");
-            return new MapProposal(parts, shots, readings, down, clock(doc), track(doc));
+            return new MapProposal(parts, shots, readings, down, clock(doc, CLOCK), clock(doc, RIVAL), track(doc));
         } catch (JsonProcessingException | RuntimeException e) {
             throw new FilmException("What was read off this film before is damaged. It will be read again.");
         }
     }
 
-    private static @Nullable Box clock(JsonNode doc) {
+    private static @Nullable Box clock(JsonNode doc, String which) {
         for (JsonNode r : doc.path("regions")) {
-            if (r.path("what").asText().equals("clock")) {
+            if (r.path("what").asText().equals(which)) {
                 return box(r);
             }
         }
@@ -190,12 +195,15 @@ public final class MapDocument {
         Box first = null;
         for (JsonNode r : doc.path("regions")) {
             String what = r.path("what").asText();
+            if (what.equals(CLOCK) || what.equals(RIVAL)) {
+                continue;
+            }
             if (what.equals("name")) {
                 names.add(new ScoreGraphic.Name(
                         r.path("text").asText(), box(r), r.path("confidence").asDouble()));
-            } else if (!what.equals("clock") && first == null) {
+            } else if (first == null) {
                 first = box(r);
-            } else if (!what.equals("clock")) {
+            } else {
                 columns.add(new ScoreGraphic.Column(first, box(r), null));
                 kinds.add(what.equals("number") ? null : kind(what));
                 first = null;

@@ -16,6 +16,7 @@ import farglass.film.text.TextReader;
 import farglass.time.FilmTime;
 import farglass.time.MatchTime;
 import farglass.time.Segment;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.function.BooleanSupplier;
 import java.util.function.DoubleConsumer;
@@ -33,6 +34,7 @@ public final class MapFinder {
 
     private final FilmFile film;
     private @Nullable Box box;
+    private @Nullable Box rival;
     private @Nullable Boolean down;
     private @Nullable Long lengthMs;
 
@@ -73,55 +75,65 @@ public final class MapFinder {
             ClockPlace place = new ClockPlace(film, reader);
             SampledWords words =
                     SampledWords.of(film, reader, place::look, x -> progress.accept(LOOKING * x), cancelled);
-            Box clock = box != null ? box : place.best().orElse(null);
-            return find(reader, words, clock, x -> progress.accept(LOOKING + (1 - LOOKING) * x), cancelled);
+            List<Box> clocks = box != null ? List.of(box) : place.found();
+            rival = box != null ? null : place.rival().orElse(null);
+            return find(reader, words, clocks, x -> progress.accept(LOOKING + (1 - LOOKING) * x), cancelled);
         }
     }
 
     private MapProposal find(
-            TextReader reader,
-            SampledWords words,
-            @Nullable Box clock,
-            DoubleConsumer progress,
-            BooleanSupplier cancelled)
+            TextReader reader, SampledWords words, List<Box> clocks, DoubleConsumer progress, BooleanSupplier cancelled)
             throws FilmException {
-        ScoreGraphic graphic = Layout.of(
-                RowLook.along(film, words, clock, reader, cancelled),
-                clock,
-                film.info().width(),
-                film.info().height());
-        ScoreCrops crops = new ScoreCrops(graphic);
+        List<ScoreGraphic> graphics = new ArrayList<>();
+        if (clocks.isEmpty()) {
+            graphics.add(graphic(words, null, reader, cancelled));
+        }
+        for (Box clock : clocks) {
+            graphics.add(graphic(words, clock, reader, cancelled));
+        }
+        List<ScoreCrops> crops = graphics.stream().map(ScoreCrops::new).toList();
         // the clock is read on one thread while the film is decoded on others
         try (BesideThread reading = new BesideThread()) {
             FilmScan scan = FilmScan.of(
                     film,
-                    clock,
+                    clocks,
                     shown -> reading.begin(() -> reader.read(shown, TextReader.Kind.CLOCK)),
                     crops,
                     x -> progress.accept(SCANNING * x),
                     cancelled);
-            return find(scan, clock, reader, graphic, crops, progress, cancelled);
+            return find(scan, clocks, reader, graphics, crops, progress, cancelled);
         }
+    }
+
+    private ScoreGraphic graphic(SampledWords words, @Nullable Box clock, TextReader reader, BooleanSupplier cancelled)
+            throws FilmException {
+        return Layout.of(
+                RowLook.along(film, words, clock, reader, cancelled),
+                clock,
+                film.info().width(),
+                film.info().height());
     }
 
     private MapProposal find(
             FilmScan scan,
-            @Nullable Box clock,
+            List<Box> clocks,
             TextReader reader,
-            ScoreGraphic graphic,
-            ScoreCrops crops,
+            List<ScoreGraphic> graphics,
+            List<ScoreCrops> crops,
             DoubleConsumer progress,
             BooleanSupplier cancelled)
             throws FilmException {
         List<FilmTime> shots =
                 scan.shots().stream().map(i -> FilmTime.ofMs(scan.ms()[i])).toList();
         long duration = film.info().durationMs();
-        if (clock == null) {
+        DoubleConsumer last = x -> progress.accept(CLOCK + (1 - CLOCK) * x);
+        if (clocks.isEmpty()) {
             Segment whole =
                     new Segment(FilmTime.ofMs(0), FilmTime.ofMs(duration), Segment.Kind.LIVE, MatchTime.ZERO, 1);
             ScoreTrack score = ScoreReader.read(
-                    graphic, crops, reader, ms -> true, x -> progress.accept(CLOCK + (1 - CLOCK) * x), cancelled);
-            return new MapProposal(List.of(new MapProposal.Part(whole, GUESS)), shots, List.of(), true, null, score);
+                    List.of(new ScoreReader.View(graphics.get(0), crops.get(0), ms -> true)), reader, last, cancelled);
+            return new MapProposal(
+                    List.of(new MapProposal.Part(whole, GUESS)), shots, List.of(), true, null, null, score);
         }
         ClockTrack track =
                 ClockTrack.of(scan, down, x -> progress.accept(SCANNING + (CLOCK - SCANNING) * x), cancelled);
@@ -132,14 +144,14 @@ public final class MapFinder {
                     + " closer round the digits, or type the clock at a few moments (clock 6:30) and try again.");
         }
         List<MapProposal.Part> parts = new SegmentBuilder(scan, track, runs, duration, length).parts();
-        ScoreTrack score = ScoreReader.read(
-                graphic,
-                crops,
-                reader,
-                ms -> track.at(scan.frameAt((double) ms)) >= 0,
-                x -> progress.accept(CLOCK + (1 - CLOCK) * x),
-                cancelled);
-        return new MapProposal(parts, shots, track.readings(), track.down(), clock, score);
+        List<ScoreReader.View> views = new ArrayList<>();
+        for (int i = 0; i < clocks.size(); i++) {
+            int place = i;
+            views.add(new ScoreReader.View(
+                    graphics.get(i), crops.get(i), ms -> track.shownIn(place, scan.frameAt((double) ms))));
+        }
+        ScoreTrack score = ScoreReader.read(views, reader, last, cancelled);
+        return new MapProposal(parts, shots, track.readings(), track.down(), clocks.get(0), rival, score);
     }
 
     /** Matches last whole minutes: the highest reading of a clock that runs, made up to one. */

@@ -17,6 +17,7 @@ import org.jspecify.annotations.Nullable;
  * @param readings the clock over the film, one entry for each change; empty when none was found
  * @param down whether the clock counts down
  * @param box where the clock was read; null when none was found
+ * @param rival another clock that runs at the same time and was read nearly as often; null when there is none
  * @param score what the score graphic showed
  */
 public record MapProposal(
@@ -25,6 +26,7 @@ public record MapProposal(
         List<ClockReading> readings,
         boolean down,
         @Nullable Box box,
+        @Nullable Box rival,
         ScoreTrack score) {
     /**
      * A proposed segment.

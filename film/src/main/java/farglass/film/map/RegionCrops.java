@@ -13,10 +13,15 @@ import org.jspecify.annotations.Nullable;
  * Pictures of what was read, to be shown once beside what it was taken for.
  *
  * @param clock null when no clock was found
+ * @param rival of the clock that may be that of the match as well; null when there is none
  * @param names of the first and the second athlete; empty when none were found
  * @param columns of the first and the second athlete, for each column
  */
-public record RegionCrops(@Nullable GrayPicture clock, List<GrayPicture> names, List<List<GrayPicture>> columns) {
+public record RegionCrops(
+        @Nullable GrayPicture clock,
+        @Nullable GrayPicture rival,
+        List<GrayPicture> names,
+        List<List<GrayPicture>> columns) {
     /** Pictures from a moment in the last part of the film in which the clock was read. */
     public static RegionCrops of(FilmFile film, MapProposal found) throws FilmException {
         long ms = found.readings().stream()
@@ -34,7 +39,10 @@ public record RegionCrops(@Nullable GrayPicture clock, List<GrayPicture> names, 
         for (var c : found.score().graphic().columns()) {
             columns.add(List.of(film.gray(frame, c.first()), film.gray(frame, c.second())));
         }
-        Box box = found.box();
-        return new RegionCrops(box == null ? null : film.gray(frame, box), names, columns);
+        return new RegionCrops(crop(film, frame, found.box()), crop(film, frame, found.rival()), names, columns);
+    }
+
+    private static @Nullable GrayPicture crop(FilmFile film, int frame, @Nullable Box box) throws FilmException {
+        return box == null ? null : film.gray(frame, box);
     }
 }

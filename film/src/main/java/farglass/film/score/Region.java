@@ -119,10 +119,15 @@ final class Region {
                 ways.merge(w.text(), w.confidence() * (w.text().contains(" ") ? 2 : 1), Double::sum);
             }
         }
-        return ways.entrySet().stream()
+        return spelled(ways.entrySet().stream()
                 .max(Map.Entry.comparingByValue())
                 .map(Map.Entry::getKey)
-                .orElse("");
+                .orElse(""));
+    }
+
+    /** A name without what no name has: a stroke after a letter is an l, and one that begins a word before n an I. */
+    static String spelled(String text) {
+        return text.replaceAll("(?<=\\p{L})[!|]", "l").replaceAll("\\bl(?=[bcdfghjkmnpqrstvwxz])", "I");
     }
 
     /** Share of what was read here that agrees with {@link #text}, weighed by confidence, 0..1. */
@@ -138,6 +143,6 @@ final class Region {
     }
 
     private static String bare(String text) {
-        return text.replaceAll("\\s", "").toUpperCase(Locale.ROOT);
+        return spelled(text).replaceAll("\\s", "").toUpperCase(Locale.ROOT);
     }
 }

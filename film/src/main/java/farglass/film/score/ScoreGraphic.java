@@ -2,6 +2,7 @@ package farglass.film.score;
 
 import farglass.film.Box;
 import java.util.List;
+import java.util.Locale;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -28,6 +29,23 @@ public record ScoreGraphic(List<Name> names, List<Column> columns) {
         public Box of(int athlete) {
             return athlete == 0 ? first : second;
         }
+    }
+
+    /** Whether another can be the same one in another place: it has as many columns and one of the names, in order. */
+    boolean like(ScoreGraphic other) {
+        if (columns.isEmpty() || columns.size() != other.columns.size()) {
+            return false;
+        }
+        for (int i = 0; i < 2; i++) {
+            if (bare(names.get(i)).equals(bare(other.names.get(i)))) {
+                return true;
+            }
+        }
+        return false;
+    }
+
+    private static String bare(Name name) {
+        return name.text().replaceAll("\\W", "").toUpperCase(Locale.ROOT);
     }
 
     public ScoreGraphic {

@@ -7,6 +7,7 @@ import farglass.film.text.BesideThread;
 import farglass.film.text.TextLine;
 import farglass.film.text.TextReader;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.concurrent.Future;
 import java.util.function.BooleanSupplier;
@@ -28,10 +29,8 @@ public final class ScoreReader {
     /** Less sure readings are none. */
     private static final double SURE = 0.35;
 
-    private final ScoreCrops crops;
+    private final View view;
     private final TextReader reader;
-    private final LongPredicate shown;
-
     private final int column;
     private final int athlete;
 
@@ -41,10 +40,17 @@ public final class ScoreReader {
     private TextLine wideBefore = new TextLine("", 0, List.of());
     private int readSince;
 
-    private ScoreReader(ScoreCrops crops, TextReader reader, LongPredicate shown, int column, int athlete) {
-        this.crops = crops;
+    /**
+     * The score graphic in one of its places.
+     *
+     * @param crops pictures of its numbers all over the film
+     * @param shown whether it is on the picture at a film moment in ms
+     */
+    public record View(ScoreGraphic graphic, ScoreCrops crops, LongPredicate shown) {}
+
+    private ScoreReader(View view, TextReader reader, int column, int athlete) {
+        this.view = view;
         this.reader = reader;
-        this.shown = shown;
         this.column = column;
         this.athlete = athlete;
     }
@@ -52,17 +58,19 @@ public final class ScoreReader {
     /**
      * Every change of the score, in film order.
      *
-     * @param shown whether the graphic is on the picture at a film moment in ms
+     * @param views the graphic where it stands mostly, then where else it stands; places in which it has other columns
+     * or other names are left out
      * @throws FilmException when it was cancelled
      */
     public static ScoreTrack read(
-            ScoreGraphic graphic,
-            ScoreCrops crops,
-            TextReader reader,
-            LongPredicate shown,
-            DoubleConsumer progress,
-            BooleanSupplier cancelled)
+            List<View> views, TextReader reader, DoubleConsumer progress, BooleanSupplier cancelled)
             throws FilmException {
+        ScoreGraphic graphic = views.stream()
+                .map(View::graphic)
+                .filter(g -> !g.columns().isEmpty())
+                .findFirst()
+                .orElse(ScoreGraphic.NONE);
+        List<View> same = views.stream().filter(v -> v.graphic().like(graphic)).toList();
         List<List<List<NumberTrack.Change>>> changes = new ArrayList<>();
         int columns = graphic.columns().size();
         try (BesideThread beside = new BesideThread()) {
@@ -70,15 +78,24 @@ public final class ScoreReader {
                 if (cancelled.getAsBoolean()) {
                     throw new FilmException("Reading the score was cancelled. Nothing was changed.");
                 }
-                ScoreReader first = new ScoreReader(crops, reader, shown, c, 0);
-                ScoreReader second = new ScoreReader(crops, reader, shown, c, 1);
-                Future<List<NumberTrack.Change>> other = beside.begin(() -> NumberTrack.changes(second.readings()));
-                List<NumberTrack.Change> one = NumberTrack.changes(first.readings());
-                changes.add(List.of(one, BesideThread.result(other)));
+                int column = c;
+                Future<List<NumberTrack.Change>> second = beside.begin(() -> changes(same, reader, column, 1));
+                List<NumberTrack.Change> first = changes(same, reader, column, 0);
+                changes.add(List.of(first, BesideThread.result(second)));
                 progress.accept((c + 1.0) / columns);
             }
         }
         return track(graphic, changes);
+    }
+
+    private static List<NumberTrack.Change> changes(List<View> views, TextReader reader, int column, int athlete)
+            throws FilmException {
+        List<Reading> readings = new ArrayList<>();
+        for (View v : views) {
+            readings.addAll(new ScoreReader(v, reader, column, athlete).readings());
+        }
+        readings.sort(Comparator.comparingLong(Reading::ms));
+        return NumberTrack.changes(readings);
     }
 
     private static ScoreTrack track(ScoreGraphic graphic, List<List<List<NumberTrack.Change>>> changes) {
@@ -97,8 +114,8 @@ public final class ScoreReader {
 
     private List<Reading> readings() throws FilmException {
         List<Integer> steps = new ArrayList<>();
-        for (int i = 0; i < crops.size(); i++) {
-            if (shown.test(crops.ms(i))) {
+        for (int i = 0; i < view.crops().size(); i++) {
+            if (view.shown().test(view.crops().ms(i))) {
                 steps.add(i);
             }
         }
@@ -146,11 +163,11 @@ public final class ScoreReader {
     }
 
     private Reading reading(List<Integer> steps, int at, @Nullable Reading before, int beforeAt) throws FilmException {
-        GrayPicture picture = crops.picture(column, athlete, steps.get(at));
+        GrayPicture picture = view.crops().picture(column, athlete, steps.get(at));
         GrayPicture middle = ScoreCrops.middle(picture);
-        long ms = crops.ms(steps.get(at));
+        long ms = view.crops().ms(steps.get(at));
         if (before != null) {
-            GrayPicture last = ScoreCrops.middle(crops.picture(column, athlete, steps.get(beforeAt)));
+            GrayPicture last = ScoreCrops.middle(view.crops().picture(column, athlete, steps.get(beforeAt)));
             if (middle.difference(last) < SAME) {
                 return new Reading(ms, before.value(), before.other(), before.confidence());
             }

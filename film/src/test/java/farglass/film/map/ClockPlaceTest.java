@@ -50,13 +50,17 @@ class ClockPlaceTest {
 
     /** Thirty seconds; the left text stands at the top, the right one at the bottom of the picture. */
     private Optional<Box> found(LongFunction<String> top, LongFunction<String> bottom) throws FilmException {
+        return look(top, bottom).found().stream().findFirst();
+    }
+
+    private ClockPlace look(LongFunction<String> top, LongFunction<String> bottom) throws FilmException {
         Path film = folder.resolve("f.mp4");
         new Mp4Writer(WIDTH, HEIGHT, RATE, 600_000, RATE)
                 .write(film, 30 * RATE, (image, i) -> paint(image, i, top, bottom), x -> {}, () -> false);
         try (FilmFile opened = FilmFile.open(film)) {
             ClockPlace place = new ClockPlace(opened, reader);
             SampledWords.of(opened, reader, place::look, x -> {}, () -> false);
-            return place.best();
+            return place;
         }
     }
 
@@ -90,6 +94,23 @@ class ClockPlaceTest {
         LongFunction<String> up = ms -> clock(95 + (ms < 12_000 ? ms : Math.max(12_000, ms - 6000)) / 1000);
         assertThat(found(up, ms -> "MAT 3"))
                 .hasValueSatisfying(b -> assertThat(b.y()).isLessThan(40));
+    }
+
+    @Test
+    void aGraphicThatMovesHasAClockInBothPlaces() throws FilmException {
+        LongFunction<String> clock = ms -> clock(287 - ms / 1000);
+        ClockPlace moved = look(ms -> ms < 15_000 ? clock.apply(ms) : "", ms -> ms < 15_000 ? "" : clock.apply(ms));
+        assertThat(moved.found()).hasSize(2);
+        assertThat(moved.rival()).isEmpty();
+    }
+
+    @Test
+    void ofTwoClocksThatRunTogetherAPersonMustSayWhichIsTheMatchs() throws FilmException {
+        ClockPlace two = look(ms -> clock(287 - ms / 1000), ms -> clock(587 - ms / 1000));
+        assertThat(two.found()).hasSize(1);
+        assertThat(two.rival())
+                .hasValueSatisfying(b ->
+                        assertThat(b.y() < 100).isNotEqualTo(two.found().get(0).y() < 100));
     }
 
     @Test

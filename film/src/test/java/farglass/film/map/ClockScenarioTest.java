@@ -110,7 +110,7 @@ class ClockScenarioTest {
             }
             small.add(new GrayPicture(1, 1, new byte[] {(byte) (i * 7)}));
         }
-        return new FilmScan(ms, moved, List.copyOf(shots), displays, small);
+        return new FilmScan(ms, moved, List.copyOf(shots), List.of(displays), small);
     }
 
     private static ClockTrack track(FilmScan scan, Boolean direction) throws FilmException {

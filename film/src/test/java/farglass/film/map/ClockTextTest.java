@@ -41,6 +41,15 @@ class ClockTextTest {
         assertThat(ClockText.of(line(text))).isEmpty();
     }
 
+    @ParameterizedTest
+    @CsvSource({"054, 54", "1005, 605", "0 18, 18", "4:32, 272"})
+    void whereAClockIsExpectedItsColonMayBeMissing(String text, int seconds) {
+        assertThat(ClockText.loose(line(text)))
+                .hasValueSatisfying(c -> assertThat(c.seconds()).isEqualTo(seconds));
+        assertThat(ClockText.loose(line("12345"))).isEmpty();
+        assertThat(ClockText.loose(line("189"))).isEmpty();
+    }
+
     @Test
     void itsPlaceInTheLineHoldsItsDigitsAndNoMore() {
         ClockText clock = ClockText.of(line("TOLENDT 4:32 X")).orElseThrow();

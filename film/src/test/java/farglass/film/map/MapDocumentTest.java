@@ -22,6 +22,7 @@ import org.junit.jupiter.api.io.TempDir;
 
 class MapDocumentTest {
     private static final Box BOX = new Box(5, 6, 70, 20);
+    private static final Box RIVAL = new Box(400, 300, 70, 20);
 
     private static MapProposal proposal() {
         ScoreGraphic graphic = new ScoreGraphic(
@@ -48,6 +49,7 @@ class MapDocumentTest {
                 List.of(new ClockReading(1000, 300, 0.99), new ClockReading(10_000, null, 1)),
                 true,
                 BOX,
+                RIVAL,
                 score);
     }
 
@@ -59,6 +61,7 @@ class MapDocumentTest {
         assertThat(again.shots()).isEqualTo(found.shots());
         assertThat(again.readings()).isEqualTo(found.readings());
         assertThat(again.box()).isEqualTo(BOX);
+        assertThat(again.rival()).isEqualTo(RIVAL);
         assertThat(again.down()).isTrue();
         assertThat(again.score().changes()).isEqualTo(found.score().changes());
         assertThat(again.score().kinds()).isEqualTo(found.score().kinds());
@@ -83,7 +86,7 @@ class MapDocumentTest {
         assertThat(hidden.path("matchMs").asLong()).isEqualTo(13_000);
         assertThat(hidden.path("points").asInt()).isEqualTo(5);
         assertThat(doc.path("names").get(1).asText()).isEqualTo("TOLENDT");
-        assertThat(doc.path("regions")).hasSize(7);
+        assertThat(doc.path("regions")).hasSize(8);
     }
 
     @Test
