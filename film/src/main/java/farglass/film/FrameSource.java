@@ -322,6 +322,7 @@ final class FrameSource implements AutoCloseable {
     /** Whether pictures that no other is made from are left out, which halves the time of films that have many. */
     void sparse(boolean leaveOut) {
         codec.skip_frame(leaveOut ? AVDISCARD_NONREF : AVDISCARD_DEFAULT);
+        codec.skip_loop_filter(leaveOut ? AVDISCARD_ALL : AVDISCARD_DEFAULT);
     }
 
     /** Goes to the file's start, by opening it anew: not every container can be brought back there. */

@@ -6,6 +6,9 @@ package farglass.film;
  * @param pixels row by row, 0..255 as unsigned bytes; not copied, not to be changed
  */
 public record GrayPicture(int width, int height, byte[] pixels) {
+    /** Noise covers fewer steps of brightness. */
+    private static final int FLAT = 8;
+
     public int at(int x, int y) {
         return pixels[y * width + x] & 0xff;
     }
@@ -17,6 +20,32 @@ public record GrayPicture(int width, int height, byte[] pixels) {
             sum += Math.abs((pixels[i] & 0xff) - (other.pixels[i] & 0xff));
         }
         return (double) sum / pixels.length;
+    }
+
+    /** The same brought to full contrast: its darkest hundredth black, its brightest white; as it is when it is flat. */
+    public GrayPicture contrasted() {
+        int[] counts = new int[256];
+        for (byte b : pixels) {
+            counts[b & 0xff]++;
+        }
+        int few = pixels.length / 100;
+        int dark = 0;
+        for (int n = counts[0]; n <= few; n += counts[dark]) {
+            dark++;
+        }
+        int bright = 255;
+        for (int n = counts[255]; n <= few; n += counts[bright]) {
+            bright--;
+        }
+        if (bright - dark < FLAT) {
+            return this;
+        }
+        byte[] stretched = new byte[pixels.length];
+        for (int i = 0; i < stretched.length; i++) {
+            int v = 255 * ((pixels[i] & 0xff) - dark) / (bright - dark);
+            stretched[i] = (byte) Math.max(0, Math.min(255, v));
+        }
+        return new GrayPicture(width, height, stretched);
     }
 
     /** The part of this picture inside a margin, each side by a share of its own length, 0 to 0.4. */

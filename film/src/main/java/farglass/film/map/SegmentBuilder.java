@@ -216,11 +216,8 @@ final class SegmentBuilder {
     private void liveOnly(Run run, long to) {
         long end = Math.min(to, duration);
         if (end > at) {
-            long match = Math.max(0, Math.round(at - run.offsetMs()));
-            if (match < lived && lived - match < SLIVER_MS) {
-                // rounding must not let it begin before the match moment at which the last one ended
-                match = lived;
-            }
+            // no match moment is lived twice: neither by rounding nor when the clock was set back
+            long match = Math.max(lived, Math.round(at - run.offsetMs()));
             segments.add(Segment.live(at, end, match));
             lived = match + end - at;
             at = end;

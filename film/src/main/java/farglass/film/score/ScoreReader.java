@@ -172,14 +172,20 @@ public final class ScoreReader {
                 return new Reading(ms, before.value(), before.other(), before.confidence());
             }
         }
-        TextLine narrow = reader.read(middle, TextReader.Kind.DIGITS);
+        TextLine narrow = digits(middle);
         if (!narrow.text().equals(narrowBefore) || readSince >= AGAIN) {
-            wideBefore = reader.read(picture, TextReader.Kind.DIGITS);
+            wideBefore = digits(picture);
             readSince = 0;
         }
         readSince++;
         narrowBefore = narrow.text();
         return reading(ms, narrow, wideBefore);
+    }
+
+    /** At full contrast more digits are read, but for some faint ones that noise covers then. */
+    private TextLine digits(GrayPicture picture) throws FilmException {
+        TextLine line = reader.read(picture.contrasted(), TextReader.Kind.DIGITS);
+        return number(line) >= 0 ? line : reader.read(picture, TextReader.Kind.DIGITS);
     }
 
     /**

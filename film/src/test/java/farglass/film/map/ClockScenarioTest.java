@@ -9,6 +9,7 @@ import farglass.film.map.ClockRuns.Run;
 import farglass.film.map.FilmScan.Display;
 import farglass.film.studio.Lettering;
 import farglass.film.text.TextReader;
+import farglass.time.ClockMap;
 import farglass.time.FilmTime;
 import farglass.time.Segment;
 import farglass.type.Typeface;
@@ -203,6 +204,17 @@ class ClockScenarioTest {
         assertThat(kinds(found)).containsExactly(Segment.Kind.LIVE, Segment.Kind.LIVE);
         assertThat(found.get(1).from().ms()).isCloseTo(20_000, within(100L));
         assertThat(matchAt(found, 30_000)).isCloseTo(57_000, within(100L));
+    }
+
+    @Test
+    void aCutAfterWhichTheClockIsAMomentBehindMakesAMapAllTheSame() throws Exception {
+        live(0, 20_000);
+        cut();
+        live(19_800, 40_000);
+        List<Segment> found = segments(true);
+        assertThat(ClockMap.of(found).segments()).hasSize(found.size());
+        assertThat(matchAt(found, 10_000)).isCloseTo(10_000, within(200L));
+        assertThat(matchAt(found, 30_000)).isCloseTo(29_900, within(200L));
     }
 
     @Test
