@@ -5,6 +5,7 @@ import farglass.film.map.FilmScan.Display;
 import farglass.film.text.BesideThread;
 import farglass.film.text.TextLine;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.BooleanSupplier;
@@ -19,6 +20,8 @@ final class ClockTrack {
     private static final double SURE = 0.6;
     /** Displays this close follow a picture that changes all the time, not a clock that has moved on. */
     private static final long RESTLESS_MS = FilmScan.DISPLAY_MS + 250;
+    /** A clock that nobody can read for less stands there all the same. */
+    static final long HIDDEN_MS = 1200;
     /** A clock may be read a second early or late. */
     private static final double LOOSE_S = 1.2;
 
@@ -28,8 +31,8 @@ final class ClockTrack {
     /** By place of the clock, seconds by frame. */
     private final List<Place> places;
 
-    /** What one place of the clock says, by frame. */
-    private record Place(int[] seconds, double[] confidence) {}
+    /** What one place of the clock says, by frame, and whether it stands there. */
+    private record Place(int[] seconds, double[] confidence, boolean[] shown) {}
 
     private ClockTrack(List<Place> places, int[] seconds, List<ClockReading> readings, boolean down) {
         this.places = places;
@@ -82,9 +85,9 @@ final class ClockTrack {
         return new ClockTrack(places, seconds, readings(seconds, sure, scan.ms()), falls);
     }
 
-    /** Whether the clock can be read in one of its places at a frame. */
+    /** Whether the clock stands in one of its places at a frame: it is read there, or just before and just after. */
     boolean shownIn(int place, int frame) {
-        return places.get(place).seconds()[frame] >= 0;
+        return places.get(place).shown()[frame];
     }
 
     /** Readings that neither follow the one before nor lead to the one after, while those two fit each other. */
@@ -147,7 +150,20 @@ final class ClockTrack {
             seconds[f] = -1;
         }
         dropSlips(seconds, ms);
-        return new Place(seconds, sure);
+        return new Place(seconds, sure, shown(seconds, ms));
+    }
+
+    private static boolean[] shown(int[] seconds, long[] ms) {
+        boolean[] shown = new boolean[seconds.length];
+        int before = -1;
+        for (int i = 0; i < seconds.length; i++) {
+            if (seconds[i] >= 0) {
+                boolean hidden = before < 0 || ms[i] - ms[before] >= HIDDEN_MS;
+                Arrays.fill(shown, hidden ? i : before, i + 1, true);
+                before = i;
+            }
+        }
+        return shown;
     }
 
     private static void dropSlips(int[] seconds, long[] ms) {

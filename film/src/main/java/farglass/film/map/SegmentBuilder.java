@@ -19,8 +19,6 @@ import java.util.Map;
  * the picture there, since a stop is mostly followed by a cut or a sudden change of scene.
  */
 final class SegmentBuilder {
-    /** A clock hidden for less is a slip of the reader. */
-    private static final long HIDDEN_MS = 1200;
     /** One hidden for less, with no change of shot by it, is hard to read before what moves behind it. */
     private static final long SURELY_MS = 3000;
 
@@ -69,7 +67,7 @@ final class SegmentBuilder {
             } else if (!none && from >= 0) {
                 long to = i < scan.ms().length ? scan.ms()[i] : duration;
                 long begin = shotNear(scan.ms()[from], to);
-                if (to - begin >= HIDDEN_MS && (to - begin >= SURELY_MS || shotBy(begin) || shotBy(to))) {
+                if (to - begin >= ClockTrack.HIDDEN_MS && (to - begin >= SURELY_MS || shotBy(begin) || shotBy(to))) {
                     hidden.add(new long[] {begin, to});
                 }
                 from = -1;
@@ -251,7 +249,7 @@ final class SegmentBuilder {
         for (long[] h : hidden) {
             long begin = Math.max(h[0], at);
             long end = Math.min(h[1], to);
-            if (end - begin >= HIDDEN_MS) {
+            if (end - begin >= ClockTrack.HIDDEN_MS) {
                 blank(begin, Segment.Kind.STOPPAGE);
                 replay(end, stopMs);
             }

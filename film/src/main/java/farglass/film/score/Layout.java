@@ -33,6 +33,11 @@ public final class Layout {
     /** The same on a card of its own for each athlete: a large number may stand between. */
     private static final double ON_CARD = 7;
 
+    /** Points on a card are higher than the name by this factor. */
+    private static final double LARGE = 1.2;
+    /** Where nothing but ones was read on both sides, the edges of the graphic may have been. */
+    private static final double EDGES = 0.5;
+
     private static final int LEAST_NAME = 3;
 
     private final List<Integer> pictures;
@@ -213,6 +218,7 @@ public final class Layout {
         return List.of(
                 new Shift(leftB - leftA, dy, false),
                 new Shift(rightB - rightA, dy, false),
+                new Shift(b.x() - a.x(), dy, false),
                 new Mirror((leftA + rightB) / 2.0, dy),
                 new Mirror((rightA + leftB) / 2.0, dy),
                 new Mirror(clockX < 0 ? width / 2.0 : clockX, dy),
@@ -228,18 +234,24 @@ public final class Layout {
             Optional<Region> d = counterpart(c, way);
             double seen = c.seen(pictures) + (d.isPresent() ? d.get().seen(pictures) : 0);
             double share = seen / (2.0 * Math.max(1, pictures.size()));
-            boolean alone = d.isEmpty()
-                    && way.stacked()
-                    && 2 * share >= ALONE_SEEN
-                    && !c.onlyOnes()
-                    && Math.abs(c.y() - a.y()) < NEAR_Y * a.box().height();
+            boolean inRow =
+                    way.stacked() && Math.abs(c.y() - a.y()) < NEAR_Y * a.box().height();
+            boolean alone = d.isEmpty() && (inRow || large(c, a, way)) && 2 * share >= ALONE_SEEN && !c.onlyOnes();
             if (alone || (d.isPresent() && share >= BOTH_SEEN)) {
-                pairs.add(new Pair(c, d.orElse(null), share));
+                boolean edges = c.onlyOnes() && d.isPresent() && d.get().onlyOnes();
+                pairs.add(new Pair(c, d.orElse(null), edges ? share * EDGES : share));
             }
         }
         List<Pair> kept = single(pairs);
         return new Found(
                 a, b, way, kept, kept.stream().mapToDouble(Pair::weight).sum());
+    }
+
+    /** Whether it is the large number of points on an athlete's own card. */
+    private static boolean large(Region c, Region name, Way way) {
+        return !way.stacked()
+                && c.box().height() > LARGE * name.box().height()
+                && Math.abs(c.x() - name.x()) < name.box().width() / 2.0;
     }
 
     /** Numbers too near each other to be two columns are one. */
