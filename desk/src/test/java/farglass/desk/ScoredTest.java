@@ -19,6 +19,8 @@ import farglass.time.Segment;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.concurrent.atomic.AtomicInteger;
+import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.ListView;
 import javafx.scene.input.KeyCode;
@@ -53,6 +55,18 @@ class ScoredTest extends DeskDriver {
         ClockMap map = ClockMap.of(List.of(Segment.blank(0, 1000, Segment.Kind.OTHER), Segment.live(1000, 24_000, 0)));
         new Footage(640, 360, 25).make(any.withTags(tags), map, desk.lexicon(), path, x -> {}, () -> false);
         return path;
+    }
+
+    @Test
+    void ofTwoClocksAPersonSaysWhichIsTheMatchs() throws Exception {
+        AtomicInteger taken = new AtomicInteger();
+        Button other = onFx(() -> FilmProbe.otherClock(desk.matches().get(0), taken::incrementAndGet));
+        assertThat(onFx(other::getText)).contains("match clock");
+        onFx(() -> {
+            other.fire();
+            return null;
+        });
+        assertThat(taken).hasValue(1);
     }
 
     @Test

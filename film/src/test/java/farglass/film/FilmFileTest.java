@@ -6,7 +6,9 @@ import static org.assertj.core.api.Assertions.assertThatExceptionOfType;
 import farglass.time.FilmTime;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.List;
 import java.util.Random;
 import java.util.stream.LongStream;
 import org.junit.jupiter.api.Test;
@@ -69,6 +71,41 @@ class FilmFileTest {
                 assertThat(TestFilm.shown(film, n)).isEqualTo(n);
             }
         }
+    }
+
+    /** Frames come in order, each what it says it is, and often enough; afterwards the film is as before. */
+    @ParameterizedTest
+    @CsvSource({"24,mp4,h264", "60,mkv,h264", "25,webm,vp9"})
+    void aLookOverAFilmShowsEnoughOfItsFrames(double rate, String ending, String codec) throws Exception {
+        TestFilm made = codec.equals("vp9") ? TestFilm.vp9() : TestFilm.h264();
+        Path path = made.rate(rate).gop(40).write(folder.resolve("f." + ending), 200);
+        try (FilmFile film = FilmFile.open(path)) {
+            List<Integer> seen = new ArrayList<>();
+            film.lookOver(frame -> {
+                assertThat(TestFilm.shown(film, frame)).isEqualTo(frame);
+                seen.add(frame);
+            });
+            assertThat(seen).isSorted().doesNotHaveDuplicates().startsWith(0);
+            assertThat(seen.size()).isGreaterThanOrEqualTo((int) (0.9 * 8 * 200 / rate));
+            assertThat(seen.get(seen.size() - 1)).isGreaterThan((int) (199 - rate / 4));
+            for (int n : new int[] {199, 0, 41, 40, 39}) {
+                assertThat(TestFilm.shown(film, n)).isEqualTo(n);
+            }
+        }
+    }
+
+    @Test
+    void fullContrastKeepsTheOrderOfBrightness() {
+        byte[] faint = new byte[200];
+        for (int i = 0; i < faint.length; i++) {
+            faint[i] = (byte) (100 + i % 20);
+        }
+        GrayPicture stretched = new GrayPicture(20, 10, faint).contrasted();
+        assertThat(stretched.at(0, 0)).isZero();
+        assertThat(stretched.at(19, 0)).isEqualTo(255);
+        assertThat(stretched.at(10, 3)).isBetween(120, 150);
+        GrayPicture flat = new GrayPicture(2, 1, new byte[] {50, 52});
+        assertThat(flat.contrasted()).isSameAs(flat);
     }
 
     private static org.assertj.core.data.Offset<Long> within(long ms) {

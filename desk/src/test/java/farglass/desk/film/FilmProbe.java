@@ -1,8 +1,15 @@
 package farglass.desk.film;
 
+import farglass.film.GrayPicture;
+import farglass.film.map.RegionCrops;
+import farglass.film.score.ScoreTrack;
+import farglass.match.Corner;
+import farglass.match.MatchRecord;
 import java.nio.file.Path;
+import java.util.List;
 import java.util.concurrent.atomic.AtomicLong;
 import javafx.event.Event;
+import javafx.scene.control.Button;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 
@@ -18,6 +25,14 @@ public final class FilmProbe {
     /** As if all calls that were read were taken. */
     public static void takeCalls(FilmStation station) {
         station.scored().takeAll();
+    }
+
+    /** What a sheet offers when another clock runs beside the one that was read; it runs {@code other} when taken. */
+    public static Button otherClock(MatchRecord r, Runnable other) {
+        GrayPicture any = new GrayPicture(4, 2, new byte[8]);
+        ReadScore none = new ReadScore(r.id(), "match.mp4", ScoreTrack.NONE, Corner.A);
+        ReadSheet sheet = new ReadSheet(r, none, new RegionCrops(any, any, List.of(), List.of()), other);
+        return (Button) sheet.lookup("#read-rival");
     }
 
     /** Goes through the reaction exercise with answers of so many ms each; gives what it measured. */

@@ -285,7 +285,8 @@ public final class Layout {
         if (way.stacked()) {
             return Math.abs(c.y() - a.y()) < Math.abs(c.y() - b.y());
         }
-        return Math.abs(c.x() - a.x()) < Math.abs(c.x() - b.x());
+        // moved along, the last number of the first may stand nearer to the second name than to its own
+        return way instanceof Shift ? c.x() < b.box().x() : Math.abs(c.x() - a.x()) < Math.abs(c.x() - b.x());
     }
 
     private Optional<Region> counterpart(Region c, Way way) {

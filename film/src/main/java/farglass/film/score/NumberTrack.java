@@ -15,6 +15,8 @@ final class NumberTrack {
     private static final double MISREAD = 3;
     /** The less likely of two ways to read it. */
     private static final double OTHERWISE = 0.15;
+    /** A seven taken for a one. */
+    private static final double SEVEN = 0.3;
     /** Nothing read where something should stand. */
     private static final double UNREAD = 0.3;
     /** One change that a score can make. */
@@ -129,7 +131,12 @@ final class NumberTrack {
         if (r.value() == value) {
             return 0;
         }
-        return r.other() == value ? OTHERWISE : MISREAD * r.confidence();
+        if (r.other() == value) {
+            return OTHERWISE;
+        }
+        // a seven is read as a one in some typefaces, all the time
+        boolean seven = value == 7 && r.value() == 1 && r.other() == 1;
+        return seven ? SEVEN : MISREAD * r.confidence();
     }
 
     private static double change(int before, int after) {

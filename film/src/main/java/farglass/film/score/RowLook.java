@@ -122,9 +122,12 @@ public final class RowLook {
                 }
                 int half = cut.size() / 2;
                 Future<List<Word>> others = beside.begin(() -> numbers(cut.subList(0, half)));
+                List<Word> found = numbers(cut.subList(half, cut.size()));
+                found.addAll(BesideThread.result(others));
+                // the first letter of a name that a strip reaches is no nought
+                found.removeIf(w -> p.words().stream().anyMatch(n -> n.letters() && Layout.overlap(n.box(), w.box())));
                 List<Word> words = new ArrayList<>(p.words());
-                words.addAll(numbers(cut.subList(half, cut.size())));
-                words.addAll(BesideThread.result(others));
+                words.addAll(found);
                 closer.add(new SampledWords.Picture(p.frame(), p.ms(), words));
             }
         }

@@ -198,7 +198,8 @@ public final class ScoreReader {
      */
     static Reading reading(long ms, TextLine narrow, TextLine wide) {
         int a = number(narrow);
-        int b = number(wide);
+        // the two strokes of a nought are easily read as ones, where the middle says nothing
+        int b = a < 0 && wide.text().equals("11") ? -1 : number(wide);
         if (a < 0 || b < 0 || a == b) {
             return a < 0 ? new Reading(ms, b, b, wide.confidence()) : new Reading(ms, a, a, narrow.confidence());
         }

@@ -17,8 +17,9 @@ import java.awt.image.BufferedImage;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Locale;
-import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
 
 /** A graphic with points, advantages and penalties over a moving picture, hidden for a while, read off the film. */
 class ScoreClipTest {
@@ -52,7 +53,7 @@ class ScoreClipTest {
         return n;
     }
 
-    private static void paint(BufferedImage image, int frame) {
+    private static void paint(BufferedImage image, int frame, boolean moves) {
         long ms = 1000L * frame / RATE;
         Graphics2D g = image.createGraphics();
         g.setColor(ms >= HIDDEN_FROM && ms < HIDDEN_TO ? new Color(120, 60, 40) : new Color(40, 90, 100));
@@ -63,14 +64,15 @@ class ScoreClipTest {
         g.fillRect(WIDTH - x, 20, 60, 40);
         if (ms < HIDDEN_FROM || ms >= HIDDEN_TO) {
             String[] names = {"A. KELLIVAR", "B. TOLENDT"};
+            int up = moves && ms >= HIDDEN_FROM ? 226 : 0;
             for (int athlete = 0; athlete < 2; athlete++) {
-                cell(g, names[athlete], 24, 250 + 34 * athlete, 150);
+                cell(g, names[athlete], 24, 250 - up + 34 * athlete, 150);
                 for (int c = 0; c < 3; c++) {
-                    cell(g, Integer.toString(number(athlete, c, ms)), 180 + 36 * c, 250 + 34 * athlete, 30);
+                    cell(g, Integer.toString(number(athlete, c, ms)), 180 + 36 * c, 250 - up + 34 * athlete, 30);
                 }
             }
             long left = (240_000 - Math.max(0, ms - 2000) + 999) / 1000;
-            cell(g, String.format(Locale.ROOT, "%d:%02d", left / 60, left % 60), 24, 318, 70);
+            cell(g, String.format(Locale.ROOT, "%d:%02d", left / 60, left % 60), 24, 318 - up, 70);
         }
         g.dispose();
     }
@@ -82,19 +84,20 @@ class ScoreClipTest {
         LETTERS.draw(g, text, x + 7, y + 23, 22);
     }
 
-    private MapProposal read() throws FilmException {
+    private MapProposal read(boolean moves) throws FilmException {
         Path film = folder.resolve("clip.mp4");
         int frames = (int) (LENGTH_MS * RATE / 1000);
         new Mp4Writer(WIDTH, HEIGHT, RATE, 700_000, 2 * RATE)
-                .write(film, frames, ScoreClipTest::paint, x -> {}, () -> false);
+                .write(film, frames, (image, i) -> paint(image, i, moves), x -> {}, () -> false);
         try (FilmFile opened = FilmFile.open(film)) {
             return MapFinder.of(opened).find(x -> {}, () -> false);
         }
     }
 
-    @Test
-    void everyChangeIsReadWithItsMomentAndKind() throws FilmException {
-        MapProposal found = read();
+    @ParameterizedTest
+    @ValueSource(booleans = {false, true})
+    void everyChangeIsReadWithItsMomentAndKind(boolean moves) throws FilmException {
+        MapProposal found = read(moves);
         ScoreTrack score = found.score();
         assertThat(score.kinds()).containsExactly(ScoreKind.POINTS, ScoreKind.ADVANTAGES, ScoreKind.PENALTIES);
         assertThat(score.graphic().names())

@@ -1,9 +1,11 @@
 package farglass.film.score;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import farglass.film.Box;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 
@@ -69,6 +71,74 @@ class LayoutTest {
         assertThat(names(g)).containsExactly("KELLIVAR", "TOLENDT");
         assertThat(g.columns()).hasSize(1);
         assertThat(middle(g.columns().get(0).second())).isBetween(692, 702);
+    }
+
+    /** Points large below the middle of a name, the smaller numbers in a row of their own far below. */
+    @Test
+    void aCardForEachAthlete() {
+        List<SampledWords.Picture> pictures = new ArrayList<>();
+        for (int i = 0; i < 8; i++) {
+            List<Word> words = new ArrayList<>();
+            words.add(new Word(WordTest.line("5:0" + i), CLOCK));
+            words.add(word(new Placed("KELLIVAR", 100, 40)));
+            words.add(word(new Placed("PELL", 320, 40)));
+            words.add(new Word(WordTest.line("4"), new Box(125, 80, 30, 40)));
+            words.add(word(new Placed(i < 4 ? "0" : "1", 106, 150)));
+            words.add(word(new Placed("0", 306, 150)));
+            // the left edge of both cards
+            words.add(word(new Placed("1", 70, 150)));
+            words.add(word(new Placed("1", 270, 150)));
+            pictures.add(new SampledWords.Picture(25 * i, 1000L * i, words));
+        }
+        ScoreGraphic g = Layout.of(new SampledWords(pictures), CLOCK, 1280, 720);
+        assertThat(names(g)).containsExactly("KELLIVAR", "PELL");
+        ScoreGraphic.Column points = g.columns().stream()
+                .filter(c -> c.first().height() == 40)
+                .findFirst()
+                .orElseThrow();
+        assertThat(middle(points.second()) - middle(points.first())).isCloseTo(200, within(3));
+        assertThat(g.columns()).anyMatch(c -> Math.abs(middle(c.first()) - 113) < 4);
+    }
+
+    /** The last number of the first stands nearer to the second name than to its own. */
+    @Test
+    void aNameWithItsNumbersAfterItTwice() {
+        ScoreGraphic g = graphic(
+                new Placed("KELLIVAR", 50, 40),
+                new Placed("2", 200, 40),
+                new Placed("0", 260, 40),
+                new Placed("1", 320, 40),
+                new Placed("TOLENDT", 360, 40),
+                new Placed("3", 510, 40),
+                new Placed("0", 570, 40),
+                new Placed("0", 630, 40));
+        assertThat(names(g)).containsExactly("KELLIVAR", "TOLENDT");
+        assertThat(g.columns()).hasSize(3);
+        assertThat(middle(g.columns().get(2).second())).isBetween(632, 642);
+    }
+
+    @Test
+    void aNameIsSpelledAsNamesAre() {
+        assertThat(Region.spelled("Ines Oradel!")).isEqualTo("Ines Oradell");
+        assertThat(Region.spelled("lnes Oradell")).isEqualTo("Ines Oradell");
+        assertThat(Region.spelled("lea lara")).isEqualTo("lea lara");
+        assertThat(Region.spelled("1!")).isEqualTo("1!");
+    }
+
+    @Test
+    void aGraphicIsTheSameInAnotherPlaceByItsColumnsAndANameInOrder() {
+        ScoreGraphic here = twoNames("KELLIVAR", "TOLENDT", 2);
+        assertThat(here.like(twoNames("Kellivar", "T0LENDT", 2))).isTrue();
+        assertThat(here.like(twoNames("KELLIVAR", "TOLENDT", 3))).isFalse();
+        assertThat(here.like(twoNames("TOLENDT", "KELLIVAR", 2))).isFalse();
+        assertThat(here.like(ScoreGraphic.NONE)).isFalse();
+    }
+
+    private static ScoreGraphic twoNames(String first, String second, int columns) {
+        Box any = new Box(1, 1, 10, 10);
+        return new ScoreGraphic(
+                List.of(new ScoreGraphic.Name(first, any, 1), new ScoreGraphic.Name(second, any, 1)),
+                Collections.nCopies(columns, new ScoreGraphic.Column(any, any, null)));
     }
 
     @Test

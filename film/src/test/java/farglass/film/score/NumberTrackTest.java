@@ -38,6 +38,12 @@ class NumberTrackTest {
     }
 
     @Test
+    void aSevenThatIsReadAsAOneForAWhileStaysASeven() {
+        assertThat(changes("4444777777771111111111")).containsExactly("0>4@0-0", "4>7@1500-2000");
+        assertThat(changes("00001111111111")).containsExactly("0>1@1500-2000");
+    }
+
+    @Test
     void aChangeBehindAReplayHasAnInterval() {
         assertThat(changes("000......3333")).containsExactly("0>3@1000-4500");
         assertThat(NumberTrack.changes(readings("000......3333")).get(0).confidence())

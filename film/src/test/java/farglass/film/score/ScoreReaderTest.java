@@ -44,6 +44,9 @@ class ScoreReaderTest {
     void nothingAndThreeDigitsAreNoReading() {
         assertThat(ScoreReader.reading(0, line(null), line(null)).value()).isEqualTo(-1);
         assertThat(ScoreReader.reading(0, line("123"), line("")).value()).isEqualTo(-1);
+        assertThat(ScoreReader.reading(0, line(""), line("11")).value()).isEqualTo(-1);
+        assertThat(ScoreReader.reading(0, line(""), line("12")).value()).isEqualTo(12);
+        assertThat(ScoreReader.reading(0, line("11"), line("11")).value()).isEqualTo(11);
     }
 
     @Test
