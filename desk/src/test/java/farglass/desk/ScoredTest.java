@@ -16,6 +16,7 @@ import farglass.table.ReadCalls;
 import farglass.time.ClockMap;
 import farglass.time.MatchTime;
 import farglass.time.Segment;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
@@ -127,5 +128,6 @@ class ScoredTest extends DeskDriver {
         press(KeyCode.F11);
         await("the record again", () -> !find("#scored").isVisible());
         assertThat(folder.resolve("readings")).isDirectoryContaining("glob:**.json");
+        await("its columns are remembered", () -> Files.exists(folder.resolve("readings/layouts.json")));
     }
 }

@@ -22,7 +22,7 @@ public record GrayPicture(int width, int height, byte[] pixels) {
         return (double) sum / pixels.length;
     }
 
-    /** The same brought to full contrast: its darkest hundredth black, its brightest white; as it is when it is flat. */
+    /** The same at full contrast: its darkest hundredth black, its brightest white; as it is when it is flat. */
     public GrayPicture contrasted() {
         int[] counts = new int[256];
         for (byte b : pixels) {

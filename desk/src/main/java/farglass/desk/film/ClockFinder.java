@@ -6,10 +6,12 @@ import farglass.desk.shell.Words;
 import farglass.film.Box;
 import farglass.film.FilmException;
 import farglass.film.FilmFile;
+import farglass.film.map.LayoutStore;
 import farglass.film.map.MapFinder;
 import farglass.film.map.MapProposal;
 import farglass.film.map.ReadingStore;
 import farglass.film.map.RegionCrops;
+import farglass.film.score.ScoreTrack;
 import farglass.match.MatchRecord;
 import farglass.time.ClockMap;
 import java.io.IOException;
@@ -36,6 +38,7 @@ final class ClockFinder {
     private final Runnable back;
     private final Scored scored;
     private final ReadingStore store;
+    private final LayoutStore layouts;
     private Pane veil;
 
     /**
@@ -45,7 +48,9 @@ final class ClockFinder {
      */
     ClockFinder(Desk desk, FilmView film, Angles angles, StackPane screen, Scored scored, Runnable back) {
         this.scored = scored;
-        this.store = new ReadingStore(desk.library().folder().resolve("readings"));
+        Path readings = desk.library().folder().resolve("readings");
+        this.store = new ReadingStore(readings);
+        this.layouts = new LayoutStore(readings);
         this.angles = angles;
         this.back = back;
         this.desk = desk;
@@ -149,7 +154,8 @@ final class ClockFinder {
             if (before.isEmpty()) {
                 keep(path, length, found);
             }
-            return new Read(found, RegionCrops.of(opened, found));
+            MapProposal told = found.with(layouts.told(found.score()));
+            return new Read(told, RegionCrops.of(opened, told));
         }
     }
 
@@ -206,8 +212,25 @@ final class ClockFinder {
         }
         desk.edit(angles.put(now, angles.film(now).with(map)));
         desk.notices().done(Words.of("map.taken", map.segments().size()));
-        if (score != null && !score.track().scored().isEmpty()) {
+        if (score == null) {
+            return;
+        }
+        remember(score.track());
+        if (!score.track().scored().isEmpty()) {
             scored.read(score);
         }
+    }
+
+    /** What the numbers of the graphic count, as taken, holds for the next film that looks the same. */
+    private void remember(ScoreTrack taken) {
+        desk.tasks()
+                .query(
+                        "layout",
+                        () -> {
+                            layouts.keep(taken);
+                            return taken;
+                        },
+                        kept -> {},
+                        e -> desk.notices().problem(Words.of("map.layout-not-kept", e.getMessage())));
     }
 }

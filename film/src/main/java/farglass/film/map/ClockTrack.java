@@ -183,7 +183,7 @@ final class ClockTrack {
         }
     }
 
-    /** Whether a reading among frames that nobody can read is the second after the last one read, or before the next. */
+    /** Whether a reading among unread frames is the second after the last one read, or before the next. */
     private static boolean joins(int[] seconds, long[] ms, int from, int to) {
         if (seconds[to] >= 0) {
             return false;

@@ -35,6 +35,11 @@ public record MapProposal(
      */
     public record Part(Segment segment, double confidence) {}
 
+    /** The same with another reading of the score. */
+    public MapProposal with(ScoreTrack other) {
+        return new MapProposal(segments, shots, readings, down, box, rival, other);
+    }
+
     public MapProposal {
         segments = List.copyOf(segments);
         shots = List.copyOf(shots);

@@ -14,7 +14,7 @@ import java.util.Optional;
 /** What was read off films before, so that no film is read twice. A changed film is another. */
 public final class ReadingStore {
     /** Grows with what the reader finds: what an older one found is read again. */
-    private static final int VERSION = 1;
+    private static final int VERSION = 2;
 
     private final Path folder;
 
