@@ -86,6 +86,14 @@ class ScoredTest extends DeskDriver {
                 () -> record().films().size() == 1
                         && ((FilmView) find("#film")).moment().get() != null);
         press(KeyCode.F11);
+        await("it is being read", () -> desk.status().share().get() > 0.4);
+        onFx(() -> {
+            desk.tasks().cancelLongTask();
+            return null;
+        });
+        awaitNotice("read the film again to go on");
+        assertThat(folder.resolve("readings")).isDirectoryContaining("glob:**.paused");
+        press(KeyCode.F11);
         await("what was read is there", 120, () -> scene.lookup("#read-sheet") != null);
         ComboBox<Corner> first = find("#read-first");
         assertThat(onFx(first::getValue)).isEqualTo(Corner.A);
@@ -129,5 +137,16 @@ class ScoredTest extends DeskDriver {
         await("the record again", () -> !find("#scored").isVisible());
         assertThat(folder.resolve("readings")).isDirectoryContaining("glob:**.json");
         await("its columns are remembered", () -> Files.exists(folder.resolve("readings/layouts.json")));
+        restart();
+        onFx(() -> {
+            desk.openMatch(any.id());
+            shell.go(1);
+            return null;
+        });
+        await("what was read is still known", () -> {
+            ListView<?> again = find("#scored-list");
+            return again.getItems().size() == 2;
+        });
+        assertThat(find("#scored").isVisible()).isFalse();
     }
 }

@@ -190,12 +190,13 @@ public final class FilmFile implements AutoCloseable {
     }
 
     /**
-     * Goes through the film from its start, as fast as it can be decoded: damaged frames are passed over, and so are
+     * Goes through the film from a frame on, as fast as it can be decoded: damaged frames are passed over, and so are
      * pictures that no other is made from, where enough others come (eight a second at the least).
      */
-    public void lookOver(FrameLook look) throws FilmException {
-        source.jump(index.packet(0));
-        first = 0;
+    public void lookOver(int from, FrameLook look) throws FilmException {
+        int key = from < index.size() ? index.keyBefore(from) : index.keyBefore(index.size() - 1);
+        source.jump(index.packet(key));
+        first = key;
         next = -1;
         source.sparse(true);
         try {
@@ -210,7 +211,9 @@ public final class FilmFile implements AutoCloseable {
                 }
                 last = number;
                 keep(number, f);
-                look.at(number);
+                if (number >= from) {
+                    look.at(number);
+                }
             }
         } finally {
             source.sparse(false);

@@ -81,7 +81,7 @@ class FilmFileTest {
         Path path = made.rate(rate).gop(40).write(folder.resolve("f." + ending), 200);
         try (FilmFile film = FilmFile.open(path)) {
             List<Integer> seen = new ArrayList<>();
-            film.lookOver(frame -> {
+            film.lookOver(0, frame -> {
                 assertThat(TestFilm.shown(film, frame)).isEqualTo(frame);
                 seen.add(frame);
             });
@@ -91,6 +91,10 @@ class FilmFileTest {
             for (int n : new int[] {199, 0, 41, 40, 39}) {
                 assertThat(TestFilm.shown(film, n)).isEqualTo(n);
             }
+            List<Integer> later = new ArrayList<>();
+            film.lookOver(97, later::add);
+            assertThat(later).isEqualTo(seen.subList(seen.size() - later.size(), seen.size()));
+            assertThat(later.get(0)).isBetween(97, 97 + (int) (rate / 4));
         }
     }
 

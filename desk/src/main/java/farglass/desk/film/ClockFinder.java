@@ -9,9 +9,10 @@ import farglass.film.FilmFile;
 import farglass.film.map.LayoutStore;
 import farglass.film.map.MapFinder;
 import farglass.film.map.MapProposal;
+import farglass.film.map.PausedReading;
 import farglass.film.map.ReadingStore;
 import farglass.film.map.RegionCrops;
-import farglass.film.score.ScoreTrack;
+import farglass.match.Corner;
 import farglass.match.MatchRecord;
 import farglass.time.ClockMap;
 import java.io.IOException;
@@ -134,50 +135,102 @@ final class ClockFinder {
         desk.tasks().longTask(doing, (progress, cancelled) -> {
             try {
                 Read read = read(path, box, length, progress, cancelled);
-                Platform.runLater(() -> found(r, file, read.found(), read.crops()));
+                Platform.runLater(() -> found(r, file, path, read));
             } catch (FilmException e) {
                 desk.notices().problem(e.getMessage());
             }
         });
     }
 
-    /** What was read, with pictures of it. */
-    private record Read(MapProposal found, RegionCrops crops) {}
+    /**
+     * What was read, with pictures of it.
+     *
+     * @param first who the first athlete of the graphic is, when a person has said so
+     */
+    private record Read(MapProposal found, @Nullable Corner first, RegionCrops crops) {}
 
     private Read read(Path path, @Nullable Box box, long length, DoubleConsumer progress, BooleanSupplier cancelled)
             throws FilmException {
-        Optional<MapProposal> before = box == null ? store.of(path, length) : Optional.empty();
+        Optional<ReadingStore.Reading> before = box == null ? store.of(path, length) : Optional.empty();
         try (FilmFile opened = FilmFile.open(path, cancelled)) {
-            MapProposal found = before.isPresent()
-                    ? before.get()
-                    : MapFinder.of(opened).box(box).length(length).find(progress, cancelled);
-            if (before.isEmpty()) {
-                keep(path, length, found);
-            }
+            MapProposal found =
+                    before.isPresent() ? before.get().found() : read(opened, path, box, length, progress, cancelled);
             MapProposal told = found.with(layouts.told(found.score()));
-            return new Read(told, RegionCrops.of(opened, told));
+            Corner first = before.map(ReadingStore.Reading::first).orElse(null);
+            return new Read(told, first, RegionCrops.of(opened, told));
+        }
+    }
+
+    /** Goes on where it was cancelled before. */
+    private MapProposal read(
+            FilmFile opened,
+            Path path,
+            @Nullable Box box,
+            long length,
+            DoubleConsumer progress,
+            BooleanSupplier cancelled)
+            throws FilmException {
+        MapFinder finder =
+                MapFinder.of(opened).box(box).length(length).pausing(reading -> pause(path, box, length, reading));
+        store.paused(path, length, box).ifPresent(finder::from);
+        MapProposal found = finder.find(progress, cancelled);
+        keep(path, length, found);
+        return found;
+    }
+
+    private void pause(Path path, @Nullable Box box, long length, PausedReading reading) {
+        try {
+            store.pause(path, length, box, reading);
+            desk.notices().done(Words.of("map.paused"));
+        } catch (IOException e) {
+            desk.notices().problem(Words.of("map.not-paused", e.getMessage()));
         }
     }
 
     /** What was read is shown also when it cannot be kept. */
     private void keep(Path path, long length, MapProposal found) {
         try {
-            store.keep(path, length, found);
+            store.keep(path, length, new ReadingStore.Reading(found, null));
+            store.dropPaused();
         } catch (IOException e) {
             desk.notices().problem(Words.of("map.not-kept", e.getMessage()));
         }
     }
 
-    private void found(MatchRecord r, String file, MapProposal found, RegionCrops crops) {
+    private void found(MatchRecord r, String file, Path path, Read read) {
+        MapProposal found = read.found();
         if (found.box() == null && found.score().scored().isEmpty()) {
             desk.notices().problem(Words.of("map.not-found"));
             return;
         }
-        ReadSheet read = new ReadSheet(r, ReadScore.of(r, file, found), crops, () -> {
+        ReadScore score = ReadScore.of(r, file, found);
+        ReadScore known = read.first() == null ? score : score.with(read.first());
+        ReadSheet sheet = new ReadSheet(r, known, read.crops(), () -> {
             closeSheet();
             find(found.rival());
         });
-        show(MapSheet.proposed(found, read, map -> accept(r, map, read.score()), this::closeSheet));
+        show(MapSheet.proposed(
+                found,
+                sheet,
+                map -> {
+                    accept(r, map, sheet.score());
+                    remember(path, r.details().lengthMs(), found, sheet.score());
+                },
+                this::closeSheet));
+    }
+
+    /** The score that was read off a film and taken before, so that it need not be asked for again. */
+    void known(MatchRecord r) {
+        Path path = angles.path(r);
+        String file = angles.film(r).file();
+        long length = r.details().lengthMs();
+        desk.tasks()
+                .query(
+                        "read before",
+                        () -> store.of(path, length).filter(k -> k.first() != null),
+                        kept -> kept.ifPresent(k ->
+                                scored.known(ReadScore.of(r, file, k.found()).with(k.first()))),
+                        e -> desk.notices().problem(e.getMessage()));
     }
 
     /** The map that the film has, to be corrected by hand. */
@@ -215,19 +268,19 @@ final class ClockFinder {
         if (score == null) {
             return;
         }
-        remember(score.track());
         if (!score.track().scored().isEmpty()) {
             scored.read(score);
         }
     }
 
     /** What the numbers of the graphic count, as taken, holds for the next film that looks the same. */
-    private void remember(ScoreTrack taken) {
+    private void remember(Path path, long length, MapProposal found, ReadScore taken) {
         desk.tasks()
-                .query(
-                        "layout",
+                .write(
                         () -> {
-                            layouts.keep(taken);
+                            layouts.keep(taken.track());
+                            store.keep(
+                                    path, length, new ReadingStore.Reading(found.with(taken.track()), taken.first()));
                             return taken;
                         },
                         kept -> {},

@@ -234,6 +234,9 @@ public final class FilmStation implements Station, Keys.Bound {
             shownFile = file;
             looping.forget();
             openFilm(r, MatchTime.ZERO);
+            if (file != null) {
+                clockFinder.known(r);
+            }
         }
         int selected = Math.min(edits.selected(), r.tags().size() - 1);
         list.show(r, selected);

@@ -113,6 +113,12 @@ final class Scored {
         show(true);
     }
 
+    /** Has what was read before, without showing it. */
+    void known(ReadScore before) {
+        read = before;
+        changed(desk.openRecord().get());
+    }
+
     void toggle() {
         show(!shown());
     }

@@ -17,8 +17,10 @@ import farglass.time.FilmTime;
 import farglass.time.MatchTime;
 import farglass.time.Segment;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.List;
 import java.util.function.BooleanSupplier;
+import java.util.function.Consumer;
 import java.util.function.DoubleConsumer;
 import org.jspecify.annotations.Nullable;
 
@@ -37,6 +39,8 @@ public final class MapFinder {
     private @Nullable Box rival;
     private @Nullable Boolean down;
     private @Nullable Long lengthMs;
+    private @Nullable PausedReading before;
+    private Consumer<PausedReading> pausing = x -> {};
 
     private MapFinder(FilmFile film) {
         this.film = film;
@@ -64,6 +68,18 @@ public final class MapFinder {
         return this;
     }
 
+    /** Goes on from where a reading was cancelled. */
+    public MapFinder from(PausedReading reading) {
+        before = reading;
+        return this;
+    }
+
+    /** Is given how far the reading came when it is cancelled, for {@link #from}. */
+    public MapFinder pausing(Consumer<PausedReading> keep) {
+        pausing = keep;
+        return this;
+    }
+
     /**
      * Decodes the film once and, where no box was given, looks for the clock before; on the calling thread.
      *
@@ -72,18 +88,18 @@ public final class MapFinder {
      */
     public MapProposal find(DoubleConsumer progress, BooleanSupplier cancelled) throws FilmException {
         try (TextReader reader = TextReader.open()) {
-            ClockPlace place = new ClockPlace(film, reader);
-            SampledWords words =
-                    SampledWords.of(film, reader, place::look, x -> progress.accept(LOOKING * x), cancelled);
-            List<Box> clocks = box != null ? List.of(box) : place.found();
-            rival = box != null ? null : place.rival().orElse(null);
-            return find(reader, words, clocks, x -> progress.accept(LOOKING + (1 - LOOKING) * x), cancelled);
+            PausedReading begun = before != null ? before : begin(reader, x -> progress.accept(LOOKING * x), cancelled);
+            rival = begun.rival();
+            return find(reader, begun, x -> progress.accept(LOOKING + (1 - LOOKING) * x), cancelled);
         }
     }
 
-    private MapProposal find(
-            TextReader reader, SampledWords words, List<Box> clocks, DoubleConsumer progress, BooleanSupplier cancelled)
+    /** Looks for clock and score graphic in some pictures all over the film. */
+    private PausedReading begin(TextReader reader, DoubleConsumer progress, BooleanSupplier cancelled)
             throws FilmException {
+        ClockPlace place = new ClockPlace(film, reader);
+        SampledWords words = SampledWords.of(film, reader, place::look, progress, cancelled);
+        List<Box> clocks = box != null ? List.of(box) : place.found();
         List<ScoreGraphic> graphics = new ArrayList<>();
         if (clocks.isEmpty()) {
             graphics.add(graphic(words, null, reader, cancelled));
@@ -91,17 +107,37 @@ public final class MapFinder {
         for (Box clock : clocks) {
             graphics.add(graphic(words, clock, reader, cancelled));
         }
-        List<ScoreCrops> crops = graphics.stream().map(ScoreCrops::new).toList();
+        List<ScoreCrops.Taken> crops = Collections.nCopies(graphics.size(), ScoreCrops.Taken.NOTHING);
+        Box other = box != null ? null : place.rival().orElse(null);
+        return new PausedReading(clocks, other, graphics, PausedReading.Scan.NOTHING, crops);
+    }
+
+    private MapProposal find(TextReader reader, PausedReading begun, DoubleConsumer progress, BooleanSupplier cancelled)
+            throws FilmException {
+        List<Box> clocks = begun.clocks();
+        List<ScoreGraphic> graphics = begun.graphics();
+        List<ScoreCrops> crops = new ArrayList<>();
+        for (int i = 0; i < graphics.size(); i++) {
+            crops.add(new ScoreCrops(graphics.get(i), begun.crops().get(i)));
+        }
         // the clock is read on one thread while the film is decoded on others
         try (BesideThread reading = new BesideThread()) {
-            FilmScan scan = FilmScan.of(
+            ScanPass pass = new ScanPass(
                     film,
                     clocks,
                     shown -> reading.begin(() -> reader.read(shown, TextReader.Kind.CLOCK)),
-                    crops,
-                    x -> progress.accept(SCANNING * x),
-                    cancelled);
-            return find(scan, clocks, reader, graphics, crops, progress, cancelled);
+                    begun.scan());
+            try {
+                FilmScan scan = FilmScan.of(film, pass, crops, x -> progress.accept(SCANNING * x), cancelled);
+                return find(scan, clocks, reader, graphics, crops, progress, cancelled);
+            } catch (FilmException e) {
+                if (cancelled.getAsBoolean()) {
+                    List<ScoreCrops.Taken> taken =
+                            crops.stream().map(ScoreCrops::taken).toList();
+                    pausing.accept(new PausedReading(clocks, rival, graphics, pass.paused(), taken));
+                }
+                throw e;
+            }
         }
     }
 

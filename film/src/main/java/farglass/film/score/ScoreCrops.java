@@ -25,12 +25,36 @@ public final class ScoreCrops {
     private final List<Long> ms = new ArrayList<>();
     private final List<List<GrayPicture>> pictures = new ArrayList<>();
 
-    public ScoreCrops(ScoreGraphic graphic) {
+    /**
+     * The pictures that were taken so far.
+     *
+     * @param ms when
+     * @param pictures by number: of each column the first athlete's, then the second's
+     */
+    public record Taken(List<Long> ms, List<List<GrayPicture>> pictures) {
+        public static final Taken NOTHING = new Taken(List.of(), List.of());
+
+        public Taken {
+            ms = List.copyOf(ms);
+            pictures = pictures.stream().map(List::copyOf).toList();
+        }
+    }
+
+    /** @param before pictures that were taken already */
+    public ScoreCrops(ScoreGraphic graphic, Taken before) {
         for (ScoreGraphic.Column c : graphic.columns()) {
             boxes.add(close(c.first()));
             boxes.add(close(c.second()));
         }
-        boxes.forEach(b -> pictures.add(new ArrayList<>()));
+        for (int i = 0; i < boxes.size(); i++) {
+            pictures.add(new ArrayList<>(
+                    before.ms().isEmpty() ? List.of() : before.pictures().get(i)));
+        }
+        ms.addAll(before.ms());
+    }
+
+    public Taken taken() {
+        return new Taken(ms, pictures);
     }
 
     /** Lines are found with a margin above and below, in which the edge of the graphic disturbs a lone digit. */

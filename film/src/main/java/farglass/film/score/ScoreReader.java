@@ -75,12 +75,10 @@ public final class ScoreReader {
         int columns = graphic.columns().size();
         try (BesideThread beside = new BesideThread()) {
             for (int c = 0; c < columns; c++) {
-                if (cancelled.getAsBoolean()) {
-                    throw new FilmException("Reading the score was cancelled. Nothing was changed.");
-                }
                 int column = c;
-                Future<List<NumberTrack.Change>> second = beside.begin(() -> changes(same, reader, column, 1));
-                List<NumberTrack.Change> first = changes(same, reader, column, 0);
+                Future<List<NumberTrack.Change>> second =
+                        beside.begin(() -> changes(same, reader, column, 1, cancelled));
+                List<NumberTrack.Change> first = changes(same, reader, column, 0, cancelled);
                 changes.add(List.of(first, BesideThread.result(second)));
                 progress.accept((c + 1.0) / columns);
             }
@@ -88,11 +86,12 @@ public final class ScoreReader {
         return track(graphic, changes);
     }
 
-    private static List<NumberTrack.Change> changes(List<View> views, TextReader reader, int column, int athlete)
+    private static List<NumberTrack.Change> changes(
+            List<View> views, TextReader reader, int column, int athlete, BooleanSupplier cancelled)
             throws FilmException {
         List<Reading> readings = new ArrayList<>();
         for (View v : views) {
-            readings.addAll(new ScoreReader(v, reader, column, athlete).readings());
+            readings.addAll(new ScoreReader(v, reader, column, athlete).readings(cancelled));
         }
         readings.sort(Comparator.comparingLong(Reading::ms));
         return NumberTrack.changes(readings);
@@ -112,7 +111,7 @@ public final class ScoreReader {
         return new ScoreTrack(graphic, kinds, score);
     }
 
-    private List<Reading> readings() throws FilmException {
+    private List<Reading> readings(BooleanSupplier cancelled) throws FilmException {
         List<Integer> steps = new ArrayList<>();
         for (int i = 0; i < view.crops().size(); i++) {
             if (view.shown().test(view.crops().ms(i))) {
@@ -123,6 +122,9 @@ public final class ScoreReader {
         int before = -1;
         readSince = AGAIN;
         for (int i : coarse(read.length)) {
+            if (cancelled.getAsBoolean()) {
+                throw new FilmException("Reading the score was cancelled. Nothing was changed.");
+            }
             read[i] = reading(steps, i, before < 0 ? null : read[before], before);
             if (before >= 0) {
                 between(steps, read, before, i);

@@ -7,6 +7,7 @@ import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
 import java.util.concurrent.TimeUnit;
+import java.util.concurrent.TimeoutException;
 
 /** One thread on which a network works beside its caller, who decodes the next pictures meanwhile. */
 public final class BesideThread implements AutoCloseable {
@@ -35,6 +36,29 @@ public final class BesideThread implements AutoCloseable {
                 throw f;
             }
             throw new IllegalStateException(e.getCause());
+        }
+    }
+
+    /** The same, also when the caller is to stop: what was begun takes a moment only. */
+    public static <T> T settled(Future<T> begun) throws FilmException {
+        boolean interrupted = Thread.interrupted();
+        try {
+            while (!begun.isDone()) {
+                try {
+                    begun.get(LONGEST_S, TimeUnit.SECONDS);
+                } catch (InterruptedException e) {
+                    interrupted = true;
+                } catch (ExecutionException e) {
+                    break;
+                } catch (TimeoutException e) {
+                    throw new IllegalStateException("a network has not come to an end", e);
+                }
+            }
+            return result(begun);
+        } finally {
+            if (interrupted) {
+                Thread.currentThread().interrupt();
+            }
         }
     }
 

@@ -11,12 +11,14 @@ import farglass.film.score.ScoreChange;
 import farglass.film.score.ScoreGraphic;
 import farglass.film.score.ScoreKind;
 import farglass.film.score.ScoreTrack;
+import farglass.match.Corner;
 import farglass.time.FilmTime;
 import farglass.time.Segment;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Arrays;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
@@ -108,20 +110,27 @@ class MapDocumentTest {
         }
     }
 
+    private static ReadingStore.Reading read(@Nullable Corner first) {
+        return new ReadingStore.Reading(proposal(), first);
+    }
+
     @Test
     void aFilmIsReadOnceUntilItChanges(@TempDir Path folder) throws Exception {
         Path film = Files.writeString(folder.resolve("film.mp4"), "film");
         Path blocked = Files.writeString(folder.resolve("blocked"), "no folder");
         assertThatIOException()
-                .isThrownBy(() -> new ReadingStore(blocked.resolve("readings")).keep(film, 300_000, proposal()));
+                .isThrownBy(() -> new ReadingStore(blocked.resolve("readings")).keep(film, 300_000, read(null)));
         ReadingStore store = new ReadingStore(folder.resolve("readings"));
         assertThat(store.of(film, 300_000)).isEmpty();
-        store.keep(film, 300_000, proposal());
-        assertThat(store.of(film, 300_000).orElseThrow().box()).isEqualTo(BOX);
+        store.keep(film, 300_000, read(null));
+        assertThat(store.of(film, 300_000).orElseThrow().found().box()).isEqualTo(BOX);
+        assertThat(store.of(film, 300_000).orElseThrow().first()).isNull();
+        store.keep(film, 300_000, read(Corner.B));
+        assertThat(store.of(film, 300_000).orElseThrow().first()).isEqualTo(Corner.B);
         assertThat(store.of(film, 360_000)).as("another length").isEmpty();
         Files.writeString(film, "another film");
         assertThat(store.of(film, 300_000)).isEmpty();
-        store.keep(film, 300_000, proposal());
+        store.keep(film, 300_000, read(null));
         try (var kept = Files.list(folder.resolve("readings"))) {
             for (Path p : kept.toList()) {
                 assertThat(p.toString()).endsWith(".json");

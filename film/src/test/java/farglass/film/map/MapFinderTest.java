@@ -22,9 +22,13 @@ import farglass.time.MatchTime;
 import farglass.time.Segment;
 import java.awt.Color;
 import java.awt.Graphics2D;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
@@ -159,6 +163,59 @@ class MapFinderTest {
             }
         }
         assertThat(told).isSorted().allMatch(x -> x >= 0 && x <= 1);
+    }
+
+    /** Cancelled while it goes through the film, and again while the score is read, it goes on from there. */
+    @Test
+    void aCancelledReadingGoesOn() throws Exception {
+        Path path = film(Broadcast.of(match()));
+        ReadingStore store = new ReadingStore(folder.resolve("readings"));
+        MapProposal whole;
+        try (FilmFile film = FilmFile.open(path)) {
+            whole = MapFinder.of(film).find(x -> {}, () -> false);
+        }
+        for (double stop : new double[] {0.55, 0.785}) {
+            double[] reached = new double[1];
+            try (FilmFile film = FilmFile.open(path)) {
+                MapFinder finder = MapFinder.of(film).pausing(r -> keep(store, path, r));
+                store.paused(path, 1, null).ifPresent(finder::from);
+                assertThatExceptionOfType(FilmException.class)
+                        .isThrownBy(() -> finder.find(x -> reached[0] = x, () -> reached[0] > stop))
+                        .withMessageContaining("cancelled");
+            }
+        }
+        assertThat(store.paused(path, 2, null)).as("another length").isEmpty();
+        assertThat(store.paused(path, 1, CLOCK)).as("another box").isEmpty();
+        PausedReading paused = store.paused(path, 1, null).orElseThrow();
+        List<Double> told = new ArrayList<>();
+        try (FilmFile film = FilmFile.open(path)) {
+            MapProposal found = MapFinder.of(film).from(paused).find(told::add, () -> false);
+            assertThat(found.map()).isEqualTo(whole.map());
+            assertThat(found.readings()).hasSameSizeAs(whole.readings());
+            assertThat(found.score().graphic()).isEqualTo(whole.score().graphic());
+        }
+        assertThat(told).as("nothing is gone through again").allMatch(x -> x > 0.7);
+        Path kept = onlyFile(folder.resolve("readings"));
+        Files.write(kept, new byte[] {1, 2, 3});
+        assertThat(store.paused(path, 1, null)).as("damaged").isEmpty();
+        store.dropPaused();
+        assertThat(folder.resolve("readings")).isEmptyDirectory();
+    }
+
+    private static void keep(ReadingStore store, Path film, PausedReading reading) {
+        try {
+            store.pause(film, 1, null, reading);
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    private static Path onlyFile(Path folder) throws IOException {
+        try (Stream<Path> files = Files.list(folder)) {
+            List<Path> all = files.toList();
+            assertThat(all).hasSize(1);
+            return all.get(0);
+        }
     }
 
     @Test
