@@ -66,10 +66,16 @@ public final class BenchMain {
         }
         if (chosen.equals("ClipBench")) {
             if (args.length < 2) {
-                System.err.println("ClipBench FOLDER [CLIPS]: a folder of camera films to lay graphics over");
+                System.err.println(
+                        "ClipBench FOLDER [CLIPS [FIRST [KEEP]]]: a folder of camera films to lay graphics over, how"
+                                + " many clips, the number of the first, a folder to keep them in");
                 System.exit(2);
             }
-            ClipBench.start(Path.of(args[1]), args.length > 2 ? Integer.parseInt(args[2]) : USUAL_CLIPS);
+            ClipBench.start(
+                    Path.of(args[1]),
+                    args.length > 3 ? Integer.parseInt(args[3]) : 0,
+                    args.length > 2 ? Integer.parseInt(args[2]) : USUAL_CLIPS,
+                    args.length > 4 ? Path.of(args[4]) : null);
             System.exit(0);
         }
         if (chosen.endsWith("Faults")) {

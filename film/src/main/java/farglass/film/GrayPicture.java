@@ -1,5 +1,7 @@
 package farglass.film;
 
+import java.util.List;
+
 /**
  * Brightness of a picture or a part of it.
  *
@@ -46,6 +48,31 @@ public record GrayPicture(int width, int height, byte[] pixels) {
             stretched[i] = (byte) Math.max(0, Math.min(255, v));
         }
         return new GrayPicture(width, height, stretched);
+    }
+
+    /** The mean of pictures of one size, at least one, pixel by pixel. */
+    public static GrayPicture mean(List<GrayPicture> pictures) {
+        GrayPicture first = pictures.get(0);
+        byte[] mean = new byte[first.pixels.length];
+        for (int i = 0; i < mean.length; i++) {
+            int sum = 0;
+            for (GrayPicture p : pictures) {
+                sum += p.pixels[i] & 0xff;
+            }
+            mean[i] = (byte) (sum / pictures.size());
+        }
+        return new GrayPicture(first.width, first.height, mean);
+    }
+
+    /** The columns of this picture between two shares of its width, 0 to 1; at least one. */
+    public GrayPicture across(double from, double to) {
+        int left = Math.min(width - 1, (int) Math.round(from * width));
+        int w = Math.max(1, Math.min(width, (int) Math.round(to * width)) - left);
+        byte[] part = new byte[w * height];
+        for (int y = 0; y < height; y++) {
+            System.arraycopy(pixels, y * width + left, part, y * w, w);
+        }
+        return new GrayPicture(w, height, part);
     }
 
     /** The part of this picture inside a margin, each side by a share of its own length, 0 to 0.4. */

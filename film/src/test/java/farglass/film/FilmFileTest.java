@@ -99,6 +99,20 @@ class FilmFileTest {
     }
 
     @Test
+    void partsAndMeansOfPictures() {
+        GrayPicture a = new GrayPicture(4, 1, new byte[] {0, 10, (byte) 200, (byte) 255});
+        GrayPicture b = new GrayPicture(4, 1, new byte[] {10, 10, 0, (byte) 255});
+        GrayPicture mean = GrayPicture.mean(List.of(a, b));
+        assertThat(mean.at(0, 0)).isEqualTo(5);
+        assertThat(mean.at(2, 0)).isEqualTo(100);
+        assertThat(mean.at(3, 0)).isEqualTo(255);
+        GrayPicture part = a.across(0.25, 0.75);
+        assertThat(part.width()).isEqualTo(2);
+        assertThat(part.at(1, 0)).isEqualTo(200);
+        assertThat(a.across(1, 1).width()).isEqualTo(1);
+    }
+
+    @Test
     void fullContrastKeepsTheOrderOfBrightness() {
         byte[] faint = new byte[200];
         for (int i = 0; i < faint.length; i++) {

@@ -5,12 +5,14 @@ import farglass.film.Mp4Writer;
 import farglass.time.ClockMap;
 import farglass.time.FilmTime;
 import farglass.time.Segment;
+import java.awt.AlphaComposite;
 import java.awt.Graphics2D;
-import java.awt.RenderingHints;
 import java.awt.image.BufferedImage;
 import java.nio.file.Path;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.Random;
 
@@ -19,12 +21,15 @@ final class Broadcast {
     private static final int[][] SIZES = {{640, 360}, {854, 480}, {1280, 720}, {1920, 1080}};
     private static final double[] RATES = {24, 25, 30_000 / 1001.0, 30, 50, 60};
     private static final String[][] NAMES = {
-        {"KELLIVAR", "TOLENDT"}, {"FASTREL", "MARROWEN"}, {"A. Kellivar", "J. Fastrel"}
+        {"KELLIVAR", "TOLENDT"}, {"FASTREL", "MARROWEN"}, {"A. Kellivar", "J. Fastrel"}, {"TOLENDT B.", "MARROWEN C."}
     };
     private static final int[] POINTS = {2, 2, 3, 4};
     private static final long FADE_MS = 400;
+    /** What is shown for less before the graphic is hidden cannot be read. */
+    private static final long SOON_MS = 700;
 
     final Graphic graphic;
+    final Effects effects;
     final ClockMap map;
     final boolean down;
     final int width;
@@ -35,6 +40,9 @@ final class Broadcast {
     private final String[] names;
     private final List<Long> freezes = new ArrayList<>();
     private final long durationMs;
+    private String drawnSays = "";
+    private BufferedImage drawn;
+    private int drawnTop;
     /** Changes of the score, in film order. */
     final List<Scored> scored = new ArrayList<>();
 
@@ -47,7 +55,7 @@ final class Broadcast {
      */
     record Scored(long ms, long from, long until, int athlete, int column, int after) {}
 
-    Broadcast(Random random) {
+    Broadcast(Faces faces, Random random) {
         int[] size = SIZES[random.nextInt(SIZES.length)];
         width = size[0];
         height = size[1];
@@ -57,7 +65,8 @@ final class Broadcast {
         down = random.nextInt(4) > 0;
         lengthMs = 60_000L * (4 + random.nextInt(7));
         names = NAMES[random.nextInt(NAMES.length)];
-        graphic = Graphic.draw(width, height, random);
+        graphic = Graphic.draw(width, height, faces, random);
+        effects = Effects.draw(random);
         List<Segment> parts = new ArrayList<>();
         long film = 2000L + random.nextInt(4000);
         parts.add(Segment.blank(0, film, Segment.Kind.OTHER));
@@ -105,9 +114,15 @@ final class Broadcast {
                 return;
             }
             Segment s = map.at(FilmTime.ofMs(ms)).orElseThrow();
-            boolean hidden = s.kind() == Segment.Kind.REPLAY;
+            Segment soon = map.at(FilmTime.ofMs(ms + SOON_MS)).orElse(s);
+            boolean hidden = soon.kind() == Segment.Kind.REPLAY;
             scored.add(new Scored(
-                    ms, hidden ? s.from().ms() : ms, hidden ? s.to().ms() : ms, who, column, numbers[who][column]));
+                    ms,
+                    hidden ? Math.min(ms, soon.from().ms()) : ms,
+                    hidden ? soon.to().ms() : ms,
+                    who,
+                    column,
+                    numbers[who][column]));
             ms += 4000 + random.nextInt(9000);
         }
     }
@@ -130,6 +145,34 @@ final class Broadcast {
         return List.of(names);
     }
 
+    /** What it is told of under. */
+    List<String> styles() {
+        String size = graphic.size() < 20 ? "up to 19" : graphic.size() < 30 ? "20 to 29" : "from 30";
+        return List.of(
+                "all",
+                graphic.arrangement().words,
+                graphic.groundName(),
+                graphic.sevenSegment() ? "seven segments" : "typefaces",
+                "letters " + size + " pixels");
+    }
+
+    String words() {
+        return String.format(
+                Locale.ROOT,
+                "%s, %s, %d columns, %d px %s%s, %dx%d at %.2f %d kbit/s %s",
+                graphic.arrangement().words,
+                graphic.groundName(),
+                graphic.columns(),
+                graphic.size(),
+                graphic.face().name(),
+                graphic.sevenSegment() ? ", seven segments" : "",
+                width,
+                height,
+                rate,
+                bitrate / 1000,
+                effects.words());
+    }
+
     /** @param camera pictures of real film, cut and moved about */
     void write(Path target, List<BufferedImage> camera) throws FilmException {
         int frames = (int) (durationMs * rate / 1000);
@@ -142,28 +185,75 @@ final class Broadcast {
                         () -> false);
     }
 
+    /** Lines of an interlaced film are of two moments. */
     private void paint(BufferedImage image, long ms, List<BufferedImage> camera) {
+        picture(image, ms, camera);
+        if (effects.interlaced()) {
+            BufferedImage later = new BufferedImage(width, height, image.getType());
+            picture(later, Math.min(durationMs - 1, ms + Math.round(500 / rate)), camera);
+            Graphics2D g = image.createGraphics();
+            for (int y = 1; y < height; y += 2) {
+                g.drawImage(later, 0, y, width, y + 1, 0, y, width, y + 1, null);
+            }
+            g.dispose();
+        }
+    }
+
+    private void picture(BufferedImage image, long ms, List<BufferedImage> camera) {
         Segment s = map.at(FilmTime.ofMs(ms)).orElseThrow();
         int shot = map.segments().indexOf(s);
         long shown = ms;
         for (long f : freezes) {
             shown = ms >= f && ms < f + 2500 ? f : shown;
         }
-        // another stretch of the same camera film for every piece, from a camera that moves
-        int at = (int) ((shown / 40 + 97L * shot) % camera.size());
-        BufferedImage picture = camera.get(at);
-        double near = 1.15 + 0.1 * Math.sin(shot);
-        int dx = (int) ((near - 1) * width / 2 * (1 + Math.sin(shown / 1900.0 + shot)));
-        int dy = (int) ((near - 1) * height / 2 * (1 + Math.cos(shown / 2700.0)));
         Graphics2D g = image.createGraphics();
-        g.setRenderingHint(RenderingHints.KEY_INTERPOLATION, RenderingHints.VALUE_INTERPOLATION_BILINEAR);
-        g.drawImage(picture, -dx, -dy, (int) (near * width), (int) (near * height), null);
-        g.dispose();
+        camera(g, camera, shown, shot);
+        long since = ms - s.from().ms();
+        boolean cut = shot > 0 && s.kind() != Segment.Kind.STOPPAGE;
+        if (cut && since < effects.dissolveMs()) {
+            g.setComposite(
+                    AlphaComposite.getInstance(AlphaComposite.SRC_OVER, 1 - (float) since / effects.dissolveMs()));
+            camera(g, camera, shown, shot - 1);
+            g.setComposite(AlphaComposite.SrcOver);
+        }
+        effects.over(g, ms, cut ? since : Long.MAX_VALUE, width, height, camera.get((int) (ms / 40 % camera.size())));
         if (s.kind() != Segment.Kind.REPLAY) {
             long match = matchAt(s, shown(s, ms));
             long seconds = down ? (lengthMs - match + 999) / 1000 : match / 1000;
-            graphic.paint(image, Graphic.clock(seconds), numbers(ms), names);
+            boolean hiddenBefore = shot > 0 && map.segments().get(shot - 1).kind() == Segment.Kind.REPLAY;
+            boolean hiddenAfter = shot + 1 < map.segments().size()
+                    && map.segments().get(shot + 1).kind() == Segment.Kind.REPLAY;
+            float seen = effects.seen(
+                    hiddenBefore ? since : Long.MAX_VALUE, hiddenAfter ? s.to().ms() - ms : Long.MAX_VALUE);
+            g.setComposite(AlphaComposite.getInstance(AlphaComposite.SRC_OVER, seen));
+            BufferedImage shows = graphic(ms, Graphic.clock(seconds));
+            g.drawImage(shows, 0, drawnTop, null);
         }
+        g.dispose();
+    }
+
+    /** Drawn anew when what it says changes. */
+    private BufferedImage graphic(long ms, String clock) {
+        boolean moved = effects.moves() && ms > durationMs / 2;
+        int[][] numbers = numbers(ms);
+        String says = moved + clock + Arrays.deepToString(numbers);
+        if (!says.equals(drawnSays)) {
+            Graphic at = moved ? graphic.moved(width, height) : graphic;
+            drawnTop = at.top();
+            drawn = at.drawn(width, height, clock, numbers, names)
+                    .getSubimage(0, drawnTop, width, at.bottom(height) - drawnTop);
+            drawnSays = says;
+        }
+        return drawn;
+    }
+
+    /** Another stretch of the same camera film for every piece, from a camera that moves. */
+    private void camera(Graphics2D g, List<BufferedImage> camera, long shown, int shot) {
+        BufferedImage picture = camera.get((int) ((shown / 40 + 97L * shot) % camera.size()));
+        double near = 1.15 + 0.1 * Math.sin(shot);
+        int dx = (int) ((near - 1) * width / 2 * (1 + Math.sin(shown / 1900.0 + shot)));
+        int dy = (int) ((near - 1) * height / 2 * (1 + Math.cos(shown / 2700.0)));
+        g.drawImage(picture, -dx, -dy, (int) (near * width), (int) (near * height), null);
     }
 
     private static long shown(Segment s, long ms) {

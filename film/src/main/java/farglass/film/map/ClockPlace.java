@@ -13,6 +13,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.function.ToIntFunction;
 
 /**
  * Where the match clock stands in a film that nobody has drawn a box for. Text is looked for in some pictures all over
@@ -33,6 +34,8 @@ final class ClockPlace {
     private static final int SURELY = 5;
     /** Share of a clock's height that is kept round it. */
     private static final double MARGIN = 0.25;
+    /** Share of it that is left out above and below where the rest disturbs thin digits. */
+    private static final double CLOSER = 0.1;
     /** Two lines whose middles are closer than this share of their height stand in one place. */
     private static final double NEAR = 0.8;
     /** A clock that was read this much as often as the match clock may be it. */
@@ -48,11 +51,50 @@ final class ClockPlace {
 
     /** A place where a clock was read, with its readings in pairs. */
     private static final class Place {
+        /** Round all that was read, with a margin. */
         private Box box;
-        private final List<Pair> pairs = new ArrayList<>();
+        /** Where the clock was found, each time. */
+        private final List<Box> seen = new ArrayList<>();
+        /** Pairs with the later reading of the whole box, of its middle rows, and of where it is mostly found. */
+        private final List<List<Pair>> ways = List.of(new ArrayList<>(), new ArrayList<>(), new ArrayList<>());
 
         Place(Box box) {
             this.box = box;
+        }
+
+        /** The way to read it in which the clock runs most often. */
+        private int best() {
+            int best = 0;
+            for (int w = 1; w < ways.size(); w++) {
+                best = runs(ways.get(w)) > runs(ways.get(best)) + 1 ? w : best;
+            }
+            return best;
+        }
+
+        List<Pair> pairs() {
+            return ways.get(best());
+        }
+
+        /** What is read of the clock. */
+        Box read() {
+            return read(best());
+        }
+
+        private Box read(int way) {
+            if (way == 0) {
+                return box;
+            }
+            int margin = (int) Math.ceil(MARGIN * box.height());
+            int top = middle(Box::y);
+            int high = middle(Box::height);
+            int closer = (int) (CLOSER * high);
+            int left = way == 1 ? box.x() + margin : middle(Box::x);
+            int wide = way == 1 ? box.width() - 2 * margin : middle(Box::width);
+            return new Box(left, top + closer, Math.max(1, wide), Math.max(1, high - 2 * closer));
+        }
+
+        private int middle(ToIntFunction<Box> of) {
+            return seen.stream().mapToInt(of).sorted().toArray()[seen.size() / 2];
         }
 
         boolean holds(Box b) {
@@ -94,7 +136,7 @@ final class ClockPlace {
      * that moves has several: clocks that run the same way and are hardly ever seen at one time.
      */
     List<Box> found() {
-        return own().stream().map(p -> p.box).toList();
+        return own().stream().map(Place::read).toList();
     }
 
     /**
@@ -106,16 +148,16 @@ final class ClockPlace {
         return running().stream()
                 .filter(p -> !own.contains(p))
                 .filter(p -> runs(p) >= NEARLY * runs(own.get(0)))
-                .map(p -> p.box)
+                .map(Place::read)
                 .findFirst();
     }
 
     /** Places in which a clock runs, the surest first. */
     private List<Place> running() {
         return places.stream()
-                .filter(p -> p.pairs.size() >= LEAST && !player(p))
+                .filter(p -> p.pairs().size() >= LEAST && !player(p))
                 .filter(p -> runs(p) >= 2)
-                .sorted(Comparator.comparingDouble(ClockPlace::runs).reversed())
+                .sorted(Comparator.comparingDouble((Place p) -> runs(p)).reversed())
                 .toList();
     }
 
@@ -131,15 +173,15 @@ final class ClockPlace {
 
     /** Whether two places show a clock by turns. */
     private static boolean apart(Place a, Place b) {
-        long together = a.pairs.stream()
-                .filter(x -> b.pairs.stream().anyMatch(y -> y.filmMs() == x.filmMs()))
+        long together = a.pairs().stream()
+                .filter(x -> b.pairs().stream().anyMatch(y -> y.filmMs() == x.filmMs()))
                 .count();
-        return together <= TOGETHER * Math.min(a.pairs.size(), b.pairs.size());
+        return together <= TOGETHER * Math.min(a.pairs().size(), b.pairs().size());
     }
 
     /** The way a clock runs there, 1 up, -1 down. */
     private static int way(Place p) {
-        return Integer.signum(p.pairs.stream()
+        return Integer.signum(p.pairs().stream()
                 .map(Pair::way)
                 .filter(Objects::nonNull)
                 .mapToInt(Integer::intValue)
@@ -157,12 +199,12 @@ final class ClockPlace {
         for (Word word : picture.words()) {
             Optional<ClockText> clock = ClockText.loose(word.line());
             if (clock.isPresent()) {
-                seen.add(place(part(word.box(), clock.get())));
+                seen.add(place(part(word.box(), clock.get(), MARGIN), part(word.box(), clock.get(), 0)));
                 shown.add(clock.get().seconds());
             }
             for (Word next : picture.words()) {
                 if (parts(word, next)) {
-                    seen.add(place(both(word.box(), next.box())));
+                    seen.add(place(both(word.box(), next.box(), MARGIN), both(word.box(), next.box(), 0)));
                     shown.add(ClockText.seconds(word.text(), next.text()));
                 }
             }
@@ -173,12 +215,22 @@ final class ClockPlace {
         long ms = picture.ms();
         int next = film.nearest(later(ms));
         for (int i = 0; i < seen.size(); i++) {
-            TextLine text = reader.read(film.gray(next, seen.get(i).box), TextReader.Kind.CLOCK);
-            int later = ClockText.loose(text).map(ClockText::seconds).orElse(-1);
-            seen.get(i).pairs.add(new Pair(ms, film.timeOf(next).ms(), shown.get(i), later));
+            Place p = seen.get(i);
+            Pair pair = pair(p, 0, ms, shown.get(i), next);
+            p.ways.get(0).add(pair);
+            for (int w = 1; w < p.ways.size(); w++) {
+                // a clock that is read as it is need not be read otherwise
+                p.ways.get(w).add(pair.way() != null ? pair : pair(p, w, ms, shown.get(i), next));
+            }
         }
         return places.stream().filter(p -> runs(p) >= SURELY).count() == 1
                 && places.stream().filter(p -> runs(p) >= 1).count() == 1;
+    }
+
+    private Pair pair(Place p, int way, long ms, int shown, int next) throws FilmException {
+        TextLine text = reader.read(film.gray(next, p.read(way)), TextReader.Kind.CLOCK);
+        int later = ClockText.loose(text).map(ClockText::seconds).orElse(-1);
+        return new Pair(ms, film.timeOf(next).ms(), shown, later);
     }
 
     /** A frame some seconds later: a key frame when there is one soon, for time. */
@@ -191,9 +243,9 @@ final class ClockPlace {
         return film.frameAt(FilmTime.ofMs(Math.min(end, ms + LATER_MS)));
     }
 
-    /** Where the clock stands in its line, with a margin. */
-    private Box part(Box line, ClockText clock) {
-        int margin = (int) Math.ceil(MARGIN * line.height());
+    /** Where the clock stands in its line, with a margin at its sides in heights of the line. */
+    private Box part(Box line, ClockText clock, double beside) {
+        int margin = (int) Math.ceil(beside * line.height());
         int from = (int) Math.floor(line.x() + clock.from() * line.width()) - margin;
         int to = (int) Math.ceil(line.x() + clock.to() * line.width()) + margin;
         int x = Math.max(0, from);
@@ -214,8 +266,8 @@ final class ClockPlace {
                 && gap < high;
     }
 
-    private Box both(Box minutes, Box seconds) {
-        int margin = (int) Math.ceil(MARGIN * minutes.height());
+    private Box both(Box minutes, Box seconds, double beside) {
+        int margin = (int) Math.ceil(beside * minutes.height());
         int x = Math.max(0, minutes.x() - margin);
         int y = Math.min(minutes.y(), seconds.y());
         int right = seconds.x() + seconds.width() + margin;
@@ -224,28 +276,36 @@ final class ClockPlace {
                 .within(film.info().width(), film.info().height());
     }
 
-    private Place place(Box box) {
-        for (Place p : places) {
-            if (p.holds(box)) {
-                int x = Math.min(p.box.x(), box.x());
-                int y = Math.min(p.box.y(), box.y());
-                int right = Math.max(p.box.x() + p.box.width(), box.x() + box.width());
-                int bottom = Math.max(p.box.y() + p.box.height(), box.y() + box.height());
-                p.box = new Box(x, y, right - x, bottom - y);
-                return p;
-            }
+    /**
+     * @param box round a clock, with a margin
+     * @param close round it without one
+     */
+    private Place place(Box box, Box close) {
+        Place found = places.stream().filter(p -> p.holds(box)).findFirst().orElse(null);
+        if (found == null) {
+            found = new Place(box);
+            places.add(found);
+        } else {
+            int x = Math.min(found.box.x(), box.x());
+            int y = Math.min(found.box.y(), box.y());
+            int right = Math.max(found.box.x() + found.box.width(), box.x() + box.width());
+            int bottom = Math.max(found.box.y() + found.box.height(), box.y() + box.height());
+            found.box = new Box(x, y, right - x, bottom - y);
         }
-        Place p = new Place(box);
-        places.add(p);
-        return p;
+        found.seen.add(close);
+        return found;
     }
 
     /** Pairs in which the clock ran the way it usually runs, and a little for those in which it stood. */
     private static double runs(Place p) {
+        return runs(p.pairs());
+    }
+
+    private static double runs(List<Pair> pairs) {
         int up = 0;
         int down = 0;
         int stood = 0;
-        for (Pair pair : p.pairs) {
+        for (Pair pair : pairs) {
             Integer way = pair.way();
             up += way != null && way > 0 ? 1 : 0;
             down += way != null && way < 0 ? 1 : 0;
@@ -255,9 +315,9 @@ final class ClockPlace {
     }
 
     private static boolean player(Place p) {
-        long own = p.pairs.stream()
+        long own = p.pairs().stream()
                 .filter(x -> Math.abs(x.filmMs() / 1000.0 - x.first()) <= LOOSE_S)
                 .count();
-        return own >= PLAYER * p.pairs.size();
+        return own >= PLAYER * p.pairs().size();
     }
 }

@@ -110,7 +110,7 @@ final class ColumnKinds {
             for (NumberTrack.Change x : changes.get(c).get(athlete)) {
                 sum += step(k, x);
                 if (k == ScoreKind.PENALTIES) {
-                    sum += x.after() > MOST_PENALTIES ? -HEADING : 0;
+                    sum += x.after() > MOST_PENALTIES ? -HEADING * x.confidence() : 0;
                     ScoreKind brings = x.after() == 2 ? ScoreKind.ADVANTAGES : ScoreKind.POINTS;
                     sum += x.after() >= 2 && brought(brings, 1 - athlete, x.ms(), taken) ? BROUGHT : 0;
                 }
@@ -128,7 +128,8 @@ final class ColumnKinds {
             return ANY;
         }
         double chance = k == ScoreKind.POINTS ? POINTS.getOrDefault(by, OTHER) : by == 1 ? ONE : OTHER;
-        return Math.log(chance);
+        // a change that was hardly read says as little
+        return x.confidence() * Math.log(chance);
     }
 
     private boolean brought(ScoreKind what, int athlete, long ms, @Nullable ScoreKind[] taken) {

@@ -98,8 +98,11 @@ public final class Layout {
         }
     }
 
-    /** @param weight how well its numbers are borne out, about 1 for each column */
-    private record Found(Region a, Region b, Way way, List<Pair> pairs, double weight) {}
+    /**
+     * @param weight how well its numbers are borne out, about 1 for each column
+     * @param off how far beside their place its counterparts stand, in heights of a line
+     */
+    private record Found(Region a, Region b, Way way, List<Pair> pairs, double weight, double off) {}
 
     /** A number of the first athlete and its counterpart; one of them may never have been read. */
     private record Pair(Region first, @Nullable Region second, double weight) {}
@@ -183,6 +186,12 @@ public final class Layout {
 
     private static boolean better(Found f, Found than) {
         double by = f.weight() - than.weight();
+        boolean named = f.a().text().equals(than.a().text())
+                && f.b().text().equals(than.b().text());
+        if (named && f.pairs().size() == than.pairs().size()) {
+            // a mirrored row of equal cells is also the same row moved along, not quite as exactly
+            return by > f.off() - than.off();
+        }
         if (Math.abs(by) > 0.2) {
             return by > 0;
         }
@@ -243,8 +252,14 @@ public final class Layout {
             }
         }
         List<Pair> kept = single(pairs);
-        return new Found(
-                a, b, way, kept, kept.stream().mapToDouble(Pair::weight).sum());
+        double weight = kept.stream().mapToDouble(Pair::weight).sum();
+        double off = kept.stream()
+                .filter(p -> p.second() != null)
+                .mapToDouble(p -> Math.abs(p.second().x() - way.x(p.first().x()))
+                        / p.first().box().height())
+                .average()
+                .orElse(0);
+        return new Found(a, b, way, kept, weight, off);
     }
 
     /** Whether it is the large number of points on an athlete's own card. */
@@ -303,9 +318,13 @@ public final class Layout {
 
     private ScoreGraphic graphic(Found f, int width, int height) {
         List<Pair> order = new ArrayList<>(f.pairs());
-        boolean mirrored = f.way() instanceof Mirror;
+        // a row of their own is read from the left, as the first name is
+        boolean beside = order.stream()
+                .allMatch(p -> Math.abs(p.first().y() - f.a().y())
+                        < NEAR_Y * f.a().box().height());
+        boolean fromName = f.way() instanceof Mirror && beside;
         order.sort(Comparator.comparingDouble(
-                p -> mirrored ? Math.abs(p.first().x() - f.a().x()) : p.first().x()));
+                p -> fromName ? Math.abs(p.first().x() - f.a().x()) : p.first().x()));
         List<ScoreGraphic.Column> columns = new ArrayList<>();
         for (Pair p : order) {
             double room = room(p, order);
@@ -340,7 +359,9 @@ public final class Layout {
             return text;
         }
         String without = text.substring(0, text.length() - 1).strip();
-        return onlyNoughts || name.read(without) ? without : text;
+        // no name ends in a letter right after a point
+        boolean parted = text.matches(".*\\.\\s?.");
+        return onlyNoughts || parted || name.read(without) ? without : text;
     }
 
     /** How wide a number of the first athlete may be read without touching the next, pixels. */

@@ -21,6 +21,8 @@ import org.jspecify.annotations.Nullable;
 public final class RowLook {
     /** Length of a strip that is read, in heights of the name; more would be pressed together. */
     private static final double LONG = 13;
+    /** Length of one in which the first number after a name stands. */
+    private static final double SHORT = 4;
     /** Rows of numbers stand at most so many heights above or below their name. */
     private static final double BESIDE = 7;
     /** Share of the pictures in which a name must be read. */
@@ -69,44 +71,58 @@ public final class RowLook {
     }
 
     /** Left and right of every name, and along every row near it in which numbers were found. */
-    private static List<Box> strips(List<Region> names, List<Region> numbers, FilmFile film) {
-        List<Box> strips = new ArrayList<>();
+    private static List<Strip> strips(List<Region> names, List<Region> numbers, FilmFile film) {
+        List<Strip> strips = new ArrayList<>();
         for (Region name : names) {
             Box b = name.box();
             int far = (int) (LONG * b.height());
-            add(strips, b.x() + b.width(), b.y(), far, b.height(), film);
-            add(strips, b.x() - far, b.y(), far, b.height(), film);
+            int near = (int) (SHORT * b.height());
+            int right = b.x() + b.width();
+            add(strips, box(right, b.y(), far, b.height(), film), box(right, b.y(), near, b.height(), film));
+            add(
+                    strips,
+                    box(b.x() - far, b.y(), far, b.height(), film),
+                    box(b.x() - near, b.y(), near, b.height(), film));
             SortedSet<Integer> rows = new TreeSet<>();
             for (Region n : numbers) {
                 double down = Math.abs(n.y() - name.y()) / b.height();
-                boolean near = n.x() > b.x() - b.height() && n.x() < b.x() + b.width() + b.height();
+                boolean under = n.x() > b.x() - b.height() && n.x() < b.x() + b.width() + b.height();
                 boolean known = rows.stream().anyMatch(y -> Math.abs(y - n.box().y()) < 0.5 * b.height());
-                if (near && down > 0.7 && down < BESIDE && !known) {
+                if (under && down > 0.7 && down < BESIDE && !known) {
                     rows.add(n.box().y());
                     int wide = Math.min(far, b.width() + 2 * b.height());
                     add(
                             strips,
-                            b.x() - b.height() / 2,
-                            n.box().y(),
-                            wide,
-                            n.box().height(),
-                            film);
+                            box(
+                                    b.x() - b.height() / 2,
+                                    n.box().y(),
+                                    wide,
+                                    n.box().height(),
+                                    film),
+                            null);
                 }
             }
         }
         return strips;
     }
 
-    private static void add(List<Box> strips, int left, int top, int width, int height, FilmFile film) {
-        int x = Math.max(0, left);
-        int right = Math.min(film.info().width(), left + width);
-        if (right - x > height / 2) {
-            strips.add(new Box(x, top, right - x, height)
-                    .within(film.info().width(), film.info().height()));
+    private static void add(List<Strip> strips, @Nullable Box all, @Nullable Box near) {
+        if (all != null) {
+            strips.add(new Strip(all, near));
         }
     }
 
-    private SampledWords look(List<SampledWords.Picture> shown, List<Box> strips, BooleanSupplier cancelled)
+    /** What lies in the picture of a row; null when that is too little. */
+    private static @Nullable Box box(int left, int top, int width, int height, FilmFile film) {
+        int x = Math.max(0, left);
+        int right = Math.min(film.info().width(), left + width);
+        return right - x > height / 2
+                ? new Box(x, top, right - x, height)
+                        .within(film.info().width(), film.info().height())
+                : null;
+    }
+
+    private SampledWords look(List<SampledWords.Picture> shown, List<Strip> strips, BooleanSupplier cancelled)
             throws FilmException {
         List<SampledWords.Picture> closer = new ArrayList<>();
         int every = Math.max(1, (shown.size() + PICTURES - 1) / PICTURES);
@@ -116,9 +132,11 @@ public final class RowLook {
                     throw new FilmException("Looking for the score was cancelled. Nothing was changed.");
                 }
                 SampledWords.Picture p = shown.get(i);
-                List<Strip> cut = new ArrayList<>();
-                for (Box strip : strips) {
-                    cut.add(new Strip(strip, film.gray(p.frame(), strip)));
+                List<Cut> cut = new ArrayList<>();
+                for (Strip s : strips) {
+                    Box near = s.near();
+                    cut.add(new Cut(
+                            s, film.gray(p.frame(), s.all()), near == null ? null : film.gray(p.frame(), near)));
                 }
                 int half = cut.size() / 2;
                 Future<List<Word>> others = beside.begin(() -> numbers(cut.subList(0, half)));
@@ -134,18 +152,31 @@ public final class RowLook {
         return new SampledWords(closer);
     }
 
-    /** A part of a picture along a row. */
-    private record Strip(Box box, GrayPicture picture) {}
+    /**
+     * A part of a picture along a row.
+     *
+     * @param near the end of it by the name; null when it has none
+     */
+    private record Strip(Box all, @Nullable Box near) {}
 
-    private List<Word> numbers(List<Strip> strips) throws FilmException {
+    private record Cut(
+            Strip strip, GrayPicture all, @Nullable GrayPicture near) {}
+
+    /** A long strip shows every number at once, and one alone in it is easily overlooked. */
+    private List<Word> numbers(List<Cut> cuts) throws FilmException {
         List<Word> words = new ArrayList<>();
-        for (Strip s : strips) {
-            for (Word w : Word.of(reader.read(s.picture(), TextReader.Kind.ANY), s.box())) {
-                if (w.number().isPresent()) {
-                    words.add(w);
-                }
-            }
+        for (Cut c : cuts) {
+            List<Word> found = numbers(c.all(), c.strip().all());
+            Box near = c.strip().near();
+            GrayPicture closer = c.near();
+            words.addAll(found.isEmpty() && near != null && closer != null ? numbers(closer, near) : found);
         }
         return words;
+    }
+
+    private List<Word> numbers(GrayPicture picture, Box box) throws FilmException {
+        return Word.of(reader.read(picture, TextReader.Kind.ANY), box).stream()
+                .filter(w -> w.number().isPresent())
+                .toList();
     }
 }

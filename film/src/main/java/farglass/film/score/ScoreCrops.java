@@ -16,10 +16,14 @@ public final class ScoreCrops {
 
     /** Share of a line's height that is left out above and below: measured, 97 % of lone digits are read then. */
     private static final double MARGIN = 0.1;
-    /** Width of a picture, in heights of the line: two digits that begin where one stands. */
-    private static final double WIDE = 1.35;
-    /** Width of its middle. */
-    private static final double NARROW = 0.85;
+    /** Where a picture begins and ends, in heights of the line from the middle of one digit. */
+    private static final double LEFT = -0.675;
+
+    private static final double RIGHT = 1.1;
+    /** Where two digits round that middle end. */
+    private static final double WIDE = 0.675;
+    /** Where one digit ends. */
+    private static final double NARROW = 0.425;
 
     private final List<Box> boxes = new ArrayList<>();
     private final List<Long> ms = new ArrayList<>();
@@ -60,14 +64,28 @@ public final class ScoreCrops {
     /** Lines are found with a margin above and below, in which the edge of the graphic disturbs a lone digit. */
     private static Box close(Box b) {
         int margin = (int) Math.round(MARGIN * b.height());
-        int width = (int) Math.round(WIDE * b.height());
-        int x = Math.max(0, b.x() + (b.width() - width) / 2);
+        int width = (int) Math.round((RIGHT - LEFT) * b.height());
+        int x = (int) Math.max(0, Math.round(b.x() + b.width() / 2.0 + LEFT * b.height()));
         return new Box(x, b.y() + margin, Math.max(1, width), Math.max(1, b.height() - 2 * margin));
     }
 
-    /** The middle of a picture, where one digit stands without the edges beside it. */
+    /** Where one digit stands, without the edges beside it. */
     static GrayPicture middle(GrayPicture p) {
-        return p.inside((1 - NARROW / WIDE) / 2, 0);
+        return part(p, -NARROW, NARROW);
+    }
+
+    /** Where two digits stand round the middle of one. */
+    static GrayPicture wide(GrayPicture p) {
+        return part(p, -WIDE, WIDE);
+    }
+
+    /** Where two digits stand that begin where one begins. */
+    static GrayPicture longer(GrayPicture p) {
+        return part(p, -NARROW, RIGHT);
+    }
+
+    private static GrayPicture part(GrayPicture p, double from, double to) {
+        return p.across((from - LEFT) / (RIGHT - LEFT), (to - LEFT) / (RIGHT - LEFT));
     }
 
     /** Takes pictures of a frame, where enough time has passed since the last. */

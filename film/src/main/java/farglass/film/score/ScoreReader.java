@@ -28,6 +28,8 @@ public final class ScoreReader {
     private static final int AGAIN = 5;
     /** Less sure readings are none. */
     private static final double SURE = 0.35;
+    /** Support of what is a number: moving leaves taken for one had 0.06 and 0.15, small digits far away 0.3. */
+    private static final double BORNE_OUT = 0.25;
 
     private final View view;
     private final TextReader reader;
@@ -38,6 +40,7 @@ public final class ScoreReader {
     private String narrowBefore = "";
 
     private TextLine wideBefore = new TextLine("", 0, List.of());
+    private TextLine longerBefore = wideBefore;
     private int readSince;
 
     /**
@@ -71,22 +74,21 @@ public final class ScoreReader {
                 .findFirst()
                 .orElse(ScoreGraphic.NONE);
         List<View> same = views.stream().filter(v -> v.graphic().like(graphic)).toList();
-        List<List<List<NumberTrack.Change>>> changes = new ArrayList<>();
+        List<List<ReadNumber>> numbers = new ArrayList<>();
         int columns = graphic.columns().size();
         try (BesideThread beside = new BesideThread()) {
             for (int c = 0; c < columns; c++) {
                 int column = c;
-                Future<List<NumberTrack.Change>> second =
-                        beside.begin(() -> changes(same, reader, column, 1, cancelled));
-                List<NumberTrack.Change> first = changes(same, reader, column, 0, cancelled);
-                changes.add(List.of(first, BesideThread.result(second)));
+                Future<ReadNumber> second = beside.begin(() -> number(same, reader, column, 1, cancelled));
+                ReadNumber first = number(same, reader, column, 0, cancelled);
+                numbers.add(List.of(first, BesideThread.result(second)));
                 progress.accept((c + 1.0) / columns);
             }
         }
-        return track(graphic, changes);
+        return track(graphic, numbers);
     }
 
-    private static List<NumberTrack.Change> changes(
+    private static ReadNumber number(
             List<View> views, TextReader reader, int column, int athlete, BooleanSupplier cancelled)
             throws FilmException {
         List<Reading> readings = new ArrayList<>();
@@ -94,21 +96,34 @@ public final class ScoreReader {
             readings.addAll(new ScoreReader(v, reader, column, athlete).readings(cancelled));
         }
         readings.sort(Comparator.comparingLong(Reading::ms));
-        return NumberTrack.changes(readings);
+        return ReadNumber.of(readings, new ChangeMoment(views, column, athlete));
     }
 
-    private static ScoreTrack track(ScoreGraphic graphic, List<List<List<NumberTrack.Change>>> changes) {
-        List<@Nullable ScoreKind> kinds = ColumnKinds.of(graphic.columns(), changes);
+    /** What stands still for a number and is hardly ever read as the same one is none. */
+    private static ScoreTrack track(ScoreGraphic graphic, List<List<ReadNumber>> all) {
+        List<ScoreGraphic.Column> columns = new ArrayList<>();
+        List<List<ReadNumber>> numbers = new ArrayList<>();
+        for (int c = 0; c < all.size(); c++) {
+            if (all.get(c).stream().anyMatch(n -> n.track().support() >= BORNE_OUT)) {
+                columns.add(graphic.columns().get(c));
+                numbers.add(all.get(c));
+            }
+        }
+        List<@Nullable ScoreKind> kinds = ColumnKinds.of(
+                columns,
+                numbers.stream()
+                        .map(c -> c.stream().map(n -> n.track().changes()).toList())
+                        .toList());
         List<ScoreChange> score = new ArrayList<>();
         for (int c = 0; c < kinds.size(); c++) {
             for (int athlete = 0; athlete < 2; athlete++) {
-                for (NumberTrack.Change x : changes.get(c).get(athlete)) {
+                for (NumberTrack.Change x : numbers.get(c).get(athlete).changes(kinds.get(c))) {
                     score.add(new ScoreChange(x.fromMs(), x.ms(), athlete, c, x.before(), x.after(), x.confidence()));
                 }
             }
         }
         score.sort(ScoreChange.IN_FILM_ORDER);
-        return new ScoreTrack(graphic, kinds, score);
+        return new ScoreTrack(new ScoreGraphic(graphic.names(), columns), kinds, score);
     }
 
     private List<Reading> readings(BooleanSupplier cancelled) throws FilmException {
@@ -171,17 +186,19 @@ public final class ScoreReader {
         if (before != null) {
             GrayPicture last = ScoreCrops.middle(view.crops().picture(column, athlete, steps.get(beforeAt)));
             if (middle.difference(last) < SAME) {
-                return new Reading(ms, before.value(), before.other(), before.confidence());
+                return new Reading(ms, before.value(), before.other(), before.longer(), before.confidence());
             }
         }
         TextLine narrow = digits(middle);
-        if (!narrow.text().equals(narrowBefore) || readSince >= AGAIN) {
-            wideBefore = digits(picture);
+        boolean two = wideBefore.text().length() > 1 || longerBefore.text().length() > 1;
+        if (two || !narrow.text().equals(narrowBefore) || readSince >= AGAIN) {
+            wideBefore = digits(ScoreCrops.wide(picture));
+            longerBefore = digits(ScoreCrops.longer(picture));
             readSince = 0;
         }
         readSince++;
         narrowBefore = narrow.text();
-        return reading(ms, narrow, wideBefore);
+        return reading(ms, narrow, wideBefore, longerBefore);
     }
 
     /** At full contrast more digits are read, but for some faint ones that noise covers then. */
@@ -196,14 +213,16 @@ public final class ScoreReader {
      * possible.
      *
      * @param narrow what the middle says
-     * @param wide what the whole picture says
+     * @param wide what twice as much says
+     * @param longer what the picture says from where one digit begins
      */
-    static Reading reading(long ms, TextLine narrow, TextLine wide) {
+    static Reading reading(long ms, TextLine narrow, TextLine wide, TextLine longer) {
         int a = number(narrow);
+        int c = longer.text().matches("[1-9][0-9]") ? number(longer) : -1;
         // the two strokes of a nought are easily read as ones, where the middle says nothing
         int b = a < 0 && wide.text().equals("11") ? -1 : number(wide);
         if (a < 0 || b < 0 || a == b) {
-            return a < 0 ? new Reading(ms, b, b, wide.confidence()) : new Reading(ms, a, a, narrow.confidence());
+            return a < 0 ? new Reading(ms, b, b, c, wide.confidence()) : new Reading(ms, a, a, c, narrow.confidence());
         }
         String n = narrow.text();
         String w = wide.text();
@@ -211,7 +230,7 @@ public final class ScoreReader {
         boolean cut = n.length() == 1 && w.length() == 2 && (w.startsWith(n) || w.endsWith(n));
         boolean edge = w.charAt(0) == '1' && w.endsWith(n);
         boolean wider = doubled || (cut && !edge);
-        return wider ? new Reading(ms, b, a, wide.confidence()) : new Reading(ms, a, b, narrow.confidence());
+        return wider ? new Reading(ms, b, a, c, wide.confidence()) : new Reading(ms, a, b, c, narrow.confidence());
     }
 
     private static int number(TextLine line) {

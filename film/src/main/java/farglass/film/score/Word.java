@@ -32,6 +32,9 @@ public record Word(TextLine line, Box box) {
     /** What it reads for a lone one. */
     private static final String ONES = "lI|i!丨";
 
+    /** What it reads for a corner of the ground. */
+    private static final String CORNERS = "[\\]\\['\"¥]";
+
     private static final int LEAST_LETTERS = 2;
     private static final int LEAST_NAME = 3;
 
@@ -44,7 +47,7 @@ public record Word(TextLine line, Box box) {
             if (Character.isWhitespace(line.text().charAt(i))) {
                 continue;
             }
-            if (from >= 0 && parted(line, box, last, i)) {
+            if (from >= 0 && (parted(line, box, last, i) || (i - last > 1 && headings(line.text(), from, last, i)))) {
                 words.add(word(line, box, from, last));
                 from = -1;
             }
@@ -55,6 +58,13 @@ public record Word(TextLine line, Box box) {
             words.add(word(line, box, from, last));
         }
         return words;
+    }
+
+    /** Whether what ends before a space, and what begins after it, are headings of two columns. */
+    private static boolean headings(String text, int from, int last, int at) {
+        String next = text.substring(at).split("\\s", 2)[0];
+        return ScoreKind.of(text.substring(from, last + 1)).isPresent()
+                && ScoreKind.of(next).isPresent();
     }
 
     private static boolean parted(TextLine line, Box box, int before, int at) {
@@ -151,14 +161,18 @@ public record Word(TextLine line, Box box) {
         return most || text().matches("\\p{L}\\.?");
     }
 
-    /** The number that it can be, 0 to 99; a lone nought or one is often read as a letter or a sign. */
+    /**
+     * The number that it can be, 0 to 99; a lone nought or one is often read as a letter or a sign, and a corner of the
+     * ground beside it as another.
+     */
     OptionalInt number() {
-        if (text().matches("[0-9]{1,2}")) {
-            return OptionalInt.of(Integer.parseInt(text()));
+        String bare = text().length() == 2 ? text().replaceAll(CORNERS, "") : text();
+        if (bare.matches("[0-9]{1,2}")) {
+            return OptionalInt.of(Integer.parseInt(bare));
         }
-        if (text().length() == 1 && NOUGHTS.contains(text())) {
+        if (bare.length() == 1 && NOUGHTS.contains(bare)) {
             return OptionalInt.of(0);
         }
-        return text().length() == 1 && ONES.contains(text()) ? OptionalInt.of(1) : OptionalInt.empty();
+        return bare.length() == 1 && ONES.contains(bare) ? OptionalInt.of(1) : OptionalInt.empty();
     }
 }

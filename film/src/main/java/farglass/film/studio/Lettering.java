@@ -12,11 +12,13 @@ import java.awt.image.DataBufferByte;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
+import java.nio.file.Path;
 import java.util.HashMap;
 import java.util.Map;
 import org.apache.fontbox.ttf.TTFParser;
 import org.apache.fontbox.ttf.TrueTypeFont;
 import org.apache.pdfbox.io.RandomAccessReadBuffer;
+import org.apache.pdfbox.io.RandomAccessReadBufferedFile;
 
 /** Draws letters as outlines of a shipped typeface, without any font system. */
 public final class Lettering {
@@ -27,12 +29,34 @@ public final class Lettering {
     private final Map<Integer, Path2D> outlines = new HashMap<>();
 
     public Lettering(Typeface face) {
-        try (InputStream in = face.open()) {
-            font = new TTFParser().parse(new RandomAccessReadBuffer(in));
+        this(parsed(face));
+    }
+
+    private Lettering(TrueTypeFont font) {
+        this.font = font;
+        try {
             unit = 1.0 / font.getUnitsPerEm();
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }
+    }
+
+    private static TrueTypeFont parsed(Typeface face) {
+        try (InputStream in = face.open()) {
+            return new TTFParser().parse(new RandomAccessReadBuffer(in));
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    /**
+     * Letters of another typeface.
+     *
+     * @param file TrueType outlines
+     * @throws IOException when it holds none that can be read
+     */
+    public static Lettering of(Path file) throws IOException {
+        return new Lettering(new TTFParser().parse(new RandomAccessReadBufferedFile(file.toFile())));
     }
 
     /** A short text, light on dark, as a picture of its brightness: what a score bar would show of it. */
@@ -66,6 +90,11 @@ public final class Lettering {
     /** Width of a text at a size, in the same unit. */
     public double width(String text, double size) {
         return text.codePoints().mapToDouble(this::advance).sum() * size;
+    }
+
+    /** Whether the typeface draws every one of these characters. */
+    public boolean has(String characters) {
+        return characters.codePoints().noneMatch(c -> outline(c).getCurrentPoint() == null);
     }
 
     private double advance(int c) {

@@ -154,6 +154,25 @@ class LayoutTest {
         assertThat(middle(g.columns().get(1).second())).isBetween(1042, 1052);
     }
 
+    /** A row of equal cells is mirrored and moved along at once; its places are nearer to the mirror's. */
+    @Test
+    void aMirroredRowUnderItsNameIsReadFromTheLeft() {
+        ScoreGraphic g = graphic(
+                new Placed("KELLIVAR", 40, 40),
+                new Placed("7", 50, 64),
+                new Placed("0", 80, 64),
+                new Placed("1", 110, 64),
+                new Placed("MARROWENS", 1150, 40),
+                new Placed("2", 1156, 64),
+                new Placed("0", 1186, 64),
+                new Placed("5", 1216, 64));
+        assertThat(names(g)).containsExactly("KELLIVAR", "MARROWENS");
+        assertThat(g.columns()).hasSize(3);
+        assertThat(middle(g.columns().get(0).first())).isBetween(52, 62);
+        assertThat(middle(g.columns().get(0).second())).isBetween(1218, 1228);
+        assertThat(middle(g.columns().get(2).second())).isBetween(1158, 1168);
+    }
+
     @Test
     void numbersRightAfterNamesOfDifferentLength() {
         ScoreGraphic g = graphic(

@@ -35,18 +35,23 @@ class ScoreReaderTest {
         "3, 88, 3, 88"
     })
     void theMiddleAndTheWholeAreHeldAgainstEachOther(String narrow, String wide, int value, int other) {
-        Reading r = ScoreReader.reading(500, line(narrow), line(wide));
+        Reading r = ScoreReader.reading(500, line(narrow), line(wide), line(""));
         assertThat(r.value()).isEqualTo(value);
         assertThat(r.other()).isEqualTo(other);
     }
 
     @Test
     void nothingAndThreeDigitsAreNoReading() {
-        assertThat(ScoreReader.reading(0, line(null), line(null)).value()).isEqualTo(-1);
-        assertThat(ScoreReader.reading(0, line("123"), line("")).value()).isEqualTo(-1);
-        assertThat(ScoreReader.reading(0, line(""), line("11")).value()).isEqualTo(-1);
-        assertThat(ScoreReader.reading(0, line(""), line("12")).value()).isEqualTo(12);
-        assertThat(ScoreReader.reading(0, line("11"), line("11")).value()).isEqualTo(11);
+        assertThat(ScoreReader.reading(0, line(null), line(null), line("")).value())
+                .isEqualTo(-1);
+        assertThat(ScoreReader.reading(0, line("123"), line(""), line("")).value())
+                .isEqualTo(-1);
+        assertThat(ScoreReader.reading(0, line(""), line("11"), line("")).value())
+                .isEqualTo(-1);
+        assertThat(ScoreReader.reading(0, line(""), line("12"), line("")).value())
+                .isEqualTo(12);
+        assertThat(ScoreReader.reading(0, line("11"), line("11"), line("")).value())
+                .isEqualTo(11);
     }
 
     @Test
@@ -78,8 +83,25 @@ class ScoreReaderTest {
         for (int i = 0; i < pixels.length; i++) {
             pixels[i] = (byte) (i % 100);
         }
-        GrayPicture middle = ScoreCrops.middle(new GrayPicture(100, 10, pixels));
-        assertThat(middle.width()).isBetween(60, 66);
-        assertThat(middle.at(0, 3)).isBetween(17, 20);
+        GrayPicture picture = new GrayPicture(100, 10, pixels);
+        GrayPicture middle = ScoreCrops.middle(picture);
+        assertThat(middle.width()).isBetween(46, 50);
+        assertThat(middle.at(0, 3)).isBetween(12, 16);
+        GrayPicture wide = ScoreCrops.wide(picture);
+        assertThat(wide.at(0, 3)).isZero();
+        assertThat(wide.width()).isBetween(74, 78);
+        GrayPicture longer = ScoreCrops.longer(picture);
+        assertThat(longer.at(0, 3)).isEqualTo(middle.at(0, 3));
+        assertThat(longer.at(longer.width() - 1, 3)).isEqualTo(99);
+    }
+
+    @Test
+    void whatStandsBesideTheFirstDigitIsKeptAsPossible() {
+        assertThat(ScoreReader.reading(0, line("1"), line("1"), line("13")).longer())
+                .isEqualTo(13);
+        assertThat(ScoreReader.reading(0, line("0"), line("0"), line("01")).longer())
+                .isEqualTo(-1);
+        assertThat(ScoreReader.reading(0, line("2"), line("2"), line("2")).longer())
+                .isEqualTo(-1);
     }
 }

@@ -92,4 +92,20 @@ class WordTest {
         assertThat(Word.of(line("KELLIVAR"), box("KELLIVAR")).get(0).nought()).isEmpty();
         assertThat(Word.of(line("TO"), box("TO")).get(0).nought()).isEmpty();
     }
+
+    @Test
+    void headingsOfTwoColumnsAreTwoWordsAndANameOfTwoIsOne() {
+        Box box = new Box(0, 0, 110, HEIGHT);
+        assertThat(Word.of(line("PTS PEN ADV"), box)).extracting(Word::text).containsExactly("PTS", "PEN", "ADV");
+        assertThat(Word.of(line("A. Kellivar"), box)).extracting(Word::text).containsExactly("A. Kellivar");
+    }
+
+    @Test
+    void aCornerOfTheGroundBesideANumberIsNoPartOfIt() {
+        for (String read : List.of("3]", "3\"", "'3")) {
+            Word w = new Word(line(read), new Box(0, 0, 20, HEIGHT));
+            assertThat(w.number()).as(read).hasValue(3);
+        }
+        assertThat(new Word(line("3x"), new Box(0, 0, 20, HEIGHT)).number()).isEmpty();
+    }
 }
