@@ -31,7 +31,7 @@ import org.jspecify.annotations.Nullable;
  */
 public final class ReadingStore {
     /** Grows with what the reader finds: what an older one found is read again. */
-    private static final int VERSION = 2;
+    private static final int VERSION = 3;
 
     private static final String PAUSED = ".paused";
     private static final String FIRST = "first";
