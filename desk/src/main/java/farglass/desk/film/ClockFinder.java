@@ -18,6 +18,7 @@ import farglass.time.ClockMap;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.util.Optional;
+import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.function.BooleanSupplier;
 import java.util.function.DoubleConsumer;
 import javafx.application.Platform;
@@ -133,11 +134,15 @@ final class ClockFinder {
         long length = r.details().lengthMs();
         String doing = Words.of(box == null ? "map.looking" : "map.reading");
         desk.tasks().longTask(doing, (progress, cancelled) -> {
+            AtomicBoolean paused = new AtomicBoolean();
             try {
-                Read read = read(path, box, length, progress, cancelled);
+                Read read = read(path, box, length, paused, progress, cancelled);
                 Platform.runLater(() -> found(r, file, path, read));
             } catch (FilmException e) {
-                desk.notices().problem(e.getMessage());
+                // that it was stopped and kept was said already
+                if (!paused.get()) {
+                    desk.notices().problem(e.getMessage());
+                }
             }
         });
     }
@@ -149,12 +154,19 @@ final class ClockFinder {
      */
     private record Read(MapProposal found, @Nullable Corner first, RegionCrops crops) {}
 
-    private Read read(Path path, @Nullable Box box, long length, DoubleConsumer progress, BooleanSupplier cancelled)
+    private Read read(
+            Path path,
+            @Nullable Box box,
+            long length,
+            AtomicBoolean paused,
+            DoubleConsumer progress,
+            BooleanSupplier cancelled)
             throws FilmException {
         Optional<ReadingStore.Reading> before = box == null ? store.of(path, length) : Optional.empty();
         try (FilmFile opened = FilmFile.open(path, cancelled)) {
-            MapProposal found =
-                    before.isPresent() ? before.get().found() : read(opened, path, box, length, progress, cancelled);
+            MapProposal found = before.isPresent()
+                    ? before.get().found()
+                    : read(opened, path, box, length, paused, progress, cancelled);
             MapProposal told = found.with(layouts.told(found.score()));
             Corner first = before.map(ReadingStore.Reading::first).orElse(null);
             return new Read(told, first, RegionCrops.of(opened, told));
@@ -167,11 +179,14 @@ final class ClockFinder {
             Path path,
             @Nullable Box box,
             long length,
+            AtomicBoolean paused,
             DoubleConsumer progress,
             BooleanSupplier cancelled)
             throws FilmException {
-        MapFinder finder =
-                MapFinder.of(opened).box(box).length(length).pausing(reading -> pause(path, box, length, reading));
+        MapFinder finder = MapFinder.of(opened).box(box).length(length).pausing(reading -> {
+            paused.set(true);
+            pause(path, box, length, reading);
+        });
         store.paused(path, length, box).ifPresent(finder::from);
         MapProposal found = finder.find(progress, cancelled);
         keep(path, length, found);

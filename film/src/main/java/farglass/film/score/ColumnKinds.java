@@ -2,6 +2,7 @@ package farglass.film.score;
 
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Collections;
 import java.util.List;
 import java.util.Map;
 import org.jspecify.annotations.Nullable;
@@ -25,7 +26,10 @@ final class ColumnKinds {
     private static final int MOST_PENALTIES = 4;
 
     private static final double COMMON = Math.log(0.7);
-    private static final double SELDOM = Math.log(0.06);
+    /** Points are innermost in some bars, and penalties furthest from them all the same. */
+    private static final double REVERSED = Math.log(0.14);
+
+    private static final double SELDOM = Math.log(0.05);
     /** Chance of each step of points, by its size; the rest is shared by all others. */
     private static final Map<Integer, Double> POINTS = Map.of(2, 0.5, 3, 0.2, 4, 0.25, 1, 0.004);
 
@@ -90,7 +94,10 @@ final class ColumnKinds {
             return Double.NEGATIVE_INFINITY;
         }
         boolean usual = order.equals(USUAL.subList(0, order.size()));
-        double sum = usual && !order.isEmpty() ? COMMON : SELDOM;
+        List<ScoreKind> back = new ArrayList<>(order);
+        Collections.reverse(back);
+        boolean reversed = back.equals(USUAL.subList(0, back.size()));
+        double sum = order.isEmpty() ? SELDOM : usual ? COMMON : reversed ? REVERSED : SELDOM;
         for (int c = 0; c < taken.length; c++) {
             sum += column(c, taken[c], taken);
         }

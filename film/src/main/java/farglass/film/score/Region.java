@@ -101,8 +101,8 @@ final class Region {
     }
 
     /**
-     * What stands here most often, spaces and case aside; of its ways to be read the most usual one, and that with a
-     * space before that without.
+     * What stands here most often, spaces, points and case aside; of its ways to be read the most usual one, and that
+     * with a space or a point before that without, which are easily overlooked.
      */
     String text() {
         Map<String, Double> bare = new HashMap<>();
@@ -116,7 +116,8 @@ final class Region {
         Map<String, Double> ways = new HashMap<>();
         for (Word w : words) {
             if (bare(w.text()).equals(best)) {
-                ways.merge(w.text(), w.confidence() * (w.text().contains(" ") ? 2 : 1), Double::sum);
+                double marks = (w.text().contains(" ") ? 2 : 1) * (w.text().contains(".") ? 2 : 1);
+                ways.merge(w.text(), w.confidence() * marks, Double::sum);
             }
         }
         return spelled(ways.entrySet().stream()
@@ -143,6 +144,6 @@ final class Region {
     }
 
     private static String bare(String text) {
-        return spelled(text).replaceAll("\\s", "").toUpperCase(Locale.ROOT);
+        return spelled(text).replaceAll("[\\s.]", "").toUpperCase(Locale.ROOT);
     }
 }

@@ -58,6 +58,14 @@ class ColumnKindsTest {
     }
 
     @Test
+    void wherePointsAreLastPenaltiesAreFirst() {
+        List<ScoreGraphic.Column> three = List.of(column(20, null), column(20, null), column(20, null));
+        List<List<Change>> points = List.of(steps(20, 2, 5, 9), NONE);
+        assertThat(kinds(three, List.of(List.of(steps(10, 1), NONE), List.of(steps(40, 1), NONE), points)))
+                .containsExactly(PENALTIES, ADVANTAGES, POINTS);
+    }
+
+    @Test
     void headingsSayWhatIsCounted() {
         List<ScoreGraphic.Column> two = List.of(column(20, PENALTIES), column(20, POINTS));
         assertThat(kinds(two, List.of(List.of(NONE, NONE), List.of(NONE, NONE))))

@@ -117,6 +117,19 @@ class LayoutTest {
         assertThat(middle(g.columns().get(2).second())).isBetween(632, 642);
     }
 
+    /** The network overlooks them more easily than it makes them up. */
+    @Test
+    void aPointAndASpaceOfANameNeedNotBeReadEachTime() {
+        List<SampledWords.Picture> pictures = new ArrayList<>();
+        for (String read : List.of("TOLENDT B", "TOLENDTB", "TOLENDT B.", "TOLENDTB", "TOLENDT B")) {
+            pictures.add(new SampledWords.Picture(0, 0, List.of(word(new Placed(read, 50, 40)))));
+        }
+        List<Region> regions = Region.of(new SampledWords(pictures), Word::letters);
+        assertThat(regions).hasSize(1);
+        assertThat(regions.get(0).text()).isEqualTo("TOLENDT B.");
+        assertThat(regions.get(0).agreement()).isEqualTo(1);
+    }
+
     @Test
     void aNameIsSpelledAsNamesAre() {
         assertThat(Region.spelled("Ines Oradel!")).isEqualTo("Ines Oradell");
