@@ -194,7 +194,7 @@ public final class FilmFile implements AutoCloseable {
      * pictures that no other is made from, where enough others come (eight a second at the least).
      */
     public void lookOver(int from, FrameLook look) throws FilmException {
-        int key = from < index.size() ? index.keyBefore(from) : index.keyBefore(index.size() - 1);
+        int key = index.keyBefore(Math.min(from, index.size() - 1));
         source.jump(index.packet(key));
         first = key;
         next = -1;

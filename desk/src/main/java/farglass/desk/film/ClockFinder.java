@@ -167,8 +167,9 @@ final class ClockFinder {
             MapProposal found = before.isPresent()
                     ? before.get().found()
                     : read(opened, path, box, length, paused, progress, cancelled);
-            MapProposal told = found.with(layouts.told(found.score()));
             Corner first = before.map(ReadingStore.Reading::first).orElse(null);
+            // what a person took of this very film holds before what the event's graphics usually count
+            MapProposal told = first != null ? found : found.with(layouts.told(found.score()));
             return new Read(told, first, RegionCrops.of(opened, told));
         }
     }
@@ -228,8 +229,9 @@ final class ClockFinder {
                 found,
                 sheet,
                 map -> {
-                    accept(r, map, sheet.score());
-                    remember(path, r.details().lengthMs(), found, sheet.score());
+                    if (accept(r, map, sheet.score())) {
+                        remember(path, r.details().lengthMs(), found, sheet.score());
+                    }
                 },
                 this::closeSheet));
     }
@@ -270,22 +272,21 @@ final class ClockFinder {
         }
     }
 
-    private void accept(MatchRecord read, ClockMap map, @Nullable ReadScore score) {
+    /** Whether it was taken: not when another match or film was opened meanwhile. */
+    private boolean accept(MatchRecord read, ClockMap map, @Nullable ReadScore score) {
         MatchRecord now = desk.openRecord().get();
         closeSheet();
         if (!now.id().equals(read.id())
                 || !angles.film(now).file().equals(angles.film(read).file())) {
             desk.notices().problem(Words.of("map.other"));
-            return;
+            return false;
         }
         desk.edit(angles.put(now, angles.film(now).with(map)));
         desk.notices().done(Words.of("map.taken", map.segments().size()));
-        if (score == null) {
-            return;
-        }
-        if (!score.track().scored().isEmpty()) {
+        if (score != null && !score.track().scored().isEmpty()) {
             scored.read(score);
         }
+        return true;
     }
 
     /** What the numbers of the graphic count, as taken, holds for the next film that looks the same. */
