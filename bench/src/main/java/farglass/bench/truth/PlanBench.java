@@ -40,11 +40,6 @@ public final class PlanBench {
     private static final int DRAWS = 40;
     private static final SolverSettings SETTINGS =
             SolverSettings.USUAL.emphasis(1).coarse();
-    /** The hole and the weapon: log odds, and how much more often the weapon is used. */
-    private static final double HOLE = 2;
-
-    private static final double WEAPON = 1;
-    private static final double WEAPON_RATE = 2;
     /** Tries a minute from which on an action is at home in a game. */
     private static final double OFTEN = 0.3;
     /** Minutes of a match spent in its place at least. */
@@ -52,6 +47,8 @@ public final class PlanBench {
 
     private static final Set<String> ATTACKS =
             Set.of("takedown", "sweep", "pass", "pin-advance", "back-take", "submission");
+    /** A plan that costs more than this is worse than the own game: a tenth of a point. */
+    private static final double WORSE = 0.001;
     /** Leads that are looked at. */
     private static final int FAR = 6;
 
@@ -65,33 +62,48 @@ public final class PlanBench {
         List<MatchRecord> demo = DemoLibrary.matches(lexicon, DemoLibrary.SEED);
         for (String rules : List.of("points-gi", "submission-only")) {
             Meeting prior = meeting(demo, lexicon, "ansa-kellivar", "odile-marrowen", rules);
+            IdealReader ideal = new IdealReader(
+                    prior, e -> attack(e) && e.ours() && e.ownAction(), e -> attack(e) && !e.ours());
             List<Found> all = IntStream.range(0, opponents)
-                    .mapToObj(i -> one(demo, lexicon, prior, rules, i))
+                    .mapToObj(i -> one(demo, lexicon, prior, ideal, rules, i))
                     .toList();
             double brought = mean(all, Found::brought);
+            double possible = mean(all, Found::possible);
             System.out.printf(
                     Locale.ROOT,
                     "%-16s promised %+.2f, brought %+.2f of a possible %+.2f points (%.0f %%), worse than the own game %d of"
-                            + " %d, hole taken in %.0f %% of the cells where it should be (%d opponents)%n",
+                            + " %d, hole taken in %.0f %% of the cells where it should be (%d opponents); who knows how they"
+                            + " are drawn brings %+.2f (%.0f %%), worse for %d, hole in %.0f %%%n",
                     rules,
                     100 * mean(all, Found::promised),
                     100 * brought,
-                    100 * mean(all, Found::possible),
-                    100 * brought / mean(all, Found::possible),
-                    all.stream().filter(f -> f.brought() < -0.001).count(),
+                    100 * possible,
+                    100 * brought / possible,
+                    worse(all, Found::brought),
                     opponents,
-                    100
-                            * all.stream()
-                                    .mapToDouble(Found::pressed)
-                                    .filter(x -> !Double.isNaN(x))
-                                    .average()
-                                    .orElse(0),
-                    all.stream().filter(f -> !Double.isNaN(f.pressed())).count());
+                    100 * taken(all, Found::pressed),
+                    all.stream().filter(f -> !Double.isNaN(f.pressed())).count(),
+                    100 * mean(all, Found::ideal),
+                    100 * mean(all, Found::ideal) / possible,
+                    worse(all, Found::ideal),
+                    100 * taken(all, Found::idealPressed));
         }
     }
 
     private static double mean(List<Found> all, ToDoubleFunction<Found> what) {
         return all.stream().mapToDouble(what).average().orElse(0);
+    }
+
+    private static long worse(List<Found> all, ToDoubleFunction<Found> what) {
+        return all.stream().filter(f -> what.applyAsDouble(f) < -WORSE).count();
+    }
+
+    private static double taken(List<Found> all, ToDoubleFunction<Found> what) {
+        return all.stream()
+                .mapToDouble(what)
+                .filter(x -> !Double.isNaN(x))
+                .average()
+                .orElse(0);
     }
 
     /**
@@ -102,18 +114,21 @@ public final class PlanBench {
      * @param possible what the best plan would bring in the truth
      * @param pressed of the cells in which the best plan takes the hole, the share in which the plan does; NaN where
      * the best one never does
+     * @param ideal what the plan of {@link IdealReader} brings
+     * @param idealPressed where that one takes the hole
      */
-    private record Found(double promised, double brought, double possible, double pressed) {}
+    private record Found(
+            double promised, double brought, double possible, double pressed, double ideal, double idealPressed) {}
 
-    private static Found one(List<MatchRecord> demo, Lexicon lexicon, Meeting prior, String rules, int i) {
+    private static Found one(List<MatchRecord> demo, Lexicon lexicon, Meeting prior, IdealReader reader, String rules, int i) {
         UniformRandomProvider rng = RandomSource.XO_RO_SHI_RO_128_PP.create(500 + i);
         Model drawn = prior.draw(rng);
         ForwardPass flow = ForwardPass.of(new BackwardInduction(drawn, prior.complete(SETTINGS)).natural());
         Exit hole = some(drawn, flow, true, rng);
         Exit weapon = some(drawn, flow, false, rng);
         BackwardInduction truth = new BackwardInduction(
-                drawn.with(hole.key(), hole.rate(), moved(hole.chance(), HOLE))
-                        .with(weapon.key(), WEAPON_RATE * weapon.rate(), moved(weapon.chance(), WEAPON)),
+                drawn.with(hole.key(), hole.rate(), Planted.moved(hole.chance(), Planted.HOLE))
+                        .with(weapon.key(), Planted.WEAPON_RATE * weapon.rate(), Planted.moved(weapon.chance(), Planted.WEAPON)),
                 prior.complete(SETTINGS));
         MatchAthlete them = new MatchAthlete("them" + i, "Them " + i, null, null, Map.of());
         FullSimulator film = new FullSimulator(truth, null, US, them);
@@ -129,18 +144,26 @@ public final class PlanBench {
         Solution ideal = allowed.best(BackwardInduction.Answer.NEVER);
         double natural = truth.win(null, BackwardInduction.Answer.NEVER);
         Policy carried = best.policy().over(known, allowed);
+        BackwardInduction read = new BackwardInduction(reader.read(m.model()), m.complete(SETTINGS));
+        Policy informed =
+                read.best(BackwardInduction.Answer.NEVER).policy().over(read, allowed);
         return new Found(
                 promised(m, known, best.policy()),
                 allowed.win(carried, BackwardInduction.Answer.NEVER) - natural,
                 ideal.win() - natural,
-                pressed(ideal, carried, hole));
+                pressed(ideal, carried, hole),
+                allowed.win(informed, BackwardInduction.Answer.NEVER) - natural,
+                pressed(ideal, informed, hole));
+    }
+
+    private static boolean attack(Exit e) {
+        return ATTACKS.contains(e.family()) && e.rate() >= OFTEN;
     }
 
     /** An attack that is at home in the game: often done where much time is spent, and ours to press when ours. */
     private static Exit some(Model m, ForwardPass flow, boolean ours, UniformRandomProvider rng) {
         List<Exit> exits = m.exits().stream()
-                .filter(e -> e.ours() == ours && ATTACKS.contains(e.family()))
-                .filter(e -> e.rate() >= OFTEN && flow.minutes(e.from()) >= THERE)
+                .filter(e -> e.ours() == ours && attack(e) && flow.minutes(e.from()) >= THERE)
                 .filter(e -> !ours || e.ownAction())
                 .toList();
         return exits.get(rng.nextInt(exits.size()));
@@ -164,10 +187,6 @@ public final class PlanBench {
         Map<Exit.Key, Exit> seen = new HashMap<>();
         film.exits().forEach(e -> seen.put(e.key(), e));
         return truth.based(e -> seen.containsKey(e.key()) ? seen.get(e.key()).basis() : Exit.Basis.NONE);
-    }
-
-    private static double moved(double chance, double odds) {
-        return 1 / (1 + (1 - chance) / chance * Math.exp(-odds));
     }
 
     /**
