@@ -239,7 +239,7 @@ public final class MeetingWriter {
     }
 
     /** How rates change with time and score, and how much of the game has film enough to tell. */
-    private String tempo(Model m) {
+    String tempo(Model m) {
         Tempo t = m.tempo();
         long families = m.exits().stream()
                 .filter(e -> e.technique() != null)
@@ -251,17 +251,24 @@ public final class MeetingWriter {
         }
         int first = Tempo.moment(0, 0);
         int last = Tempo.moment(2, 0);
-        String late =
-                say("tempo.late", us, percent(t.ratio(true, last, first)), them, percent(t.ratio(false, last, first)));
-        String score = m.rules().counts()
-                ? say(
-                        "tempo.score",
-                        us,
-                        percent(t.ratio(true, Tempo.moment(1, -1), Tempo.moment(1, 0))),
-                        them,
-                        percent(t.ratio(false, Tempo.moment(1, 1), Tempo.moment(1, 0))))
-                : "";
-        return say("tempo", late, score, families - t.factors(true).size(), families);
+        long untold = families - t.factors(true).size();
+        String[] late = {percent(t.ratio(true, last, first)), percent(t.ratio(false, last, first))};
+        String[] behind = {
+            percent(t.ratio(true, Tempo.moment(1, -1), Tempo.moment(1, 0))),
+            percent(t.ratio(false, Tempo.moment(1, 1), Tempo.moment(1, 0)))
+        };
+        boolean counts = m.rules().counts();
+        String same = percent(1);
+        if (List.of(late).equals(List.of(same, same))
+                && (!counts || List.of(behind).equals(List.of(same, same)))) {
+            return say(counts ? "tempo.same.score" : "tempo.same", us, them, untold, families);
+        }
+        return say(
+                "tempo",
+                say("tempo.late", us, late[0], them, late[1]),
+                counts ? say("tempo.score", us, behind[0], them, behind[1]) : "",
+                untold,
+                families);
     }
 
     /** Why there is no plan, and what would help. */

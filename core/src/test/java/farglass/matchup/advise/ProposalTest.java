@@ -7,6 +7,7 @@ import static org.assertj.core.api.Assertions.within;
 import farglass.matchup.fit.KnownGame;
 import farglass.matchup.model.Correction;
 import farglass.matchup.model.Exit;
+import farglass.matchup.model.Model;
 import farglass.matchup.model.ModelState;
 import farglass.matchup.simulate.Small;
 import farglass.matchup.solve.Constraints;
@@ -79,8 +80,22 @@ class ProposalTest {
         assertThat(WRITER.assumptions(proposal))
                 .anyMatch(t -> t.contains("matches of Ansa"))
                 .anyMatch(t -> t.contains("these are settings"))
-                .anyMatch(t ->
-                        t.matches("In the last third Ansa tries \\d+% as much as in the first.*kinds of action.*"));
+                .anyMatch(t -> t.endsWith("kinds of action there is too little film to tell."));
+    }
+
+    /** A hundred percent of what was said to change is no news. */
+    @Test
+    void whoTiresIsToldAndWhoDoesNotIsNot() {
+        Model points = meeting.model();
+        assertThat(WRITER.tempo(points))
+                .startsWith("Neither Ansa nor Brisa is seen to do more or less late in a match or when behind. For ");
+        Model night = Small.demo("brisa-tolendt", "submission-only", SolverSettings.USUAL.coarse(), Constraints.NONE)
+                .model();
+        assertThat(WRITER.tempo(night)).startsWith("Neither Ansa nor Brisa is seen to slow down late in a match. For ");
+        assertThat(WRITER.tempo(Small.paced(points)))
+                .matches("In the last third Ansa tries \\d+% as much as in the first, Brisa \\d+%. Behind, Ansa .*"
+                        + "kinds of action there is too little film to tell.");
+        assertThat(WRITER.tempo(Small.paced(night))).doesNotContain("Behind").doesNotContain(" 100%");
     }
 
     @Test
