@@ -5,6 +5,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -16,7 +17,7 @@ public final class Layout {
     /** Share of the pictures in which a name is read at least. */
     private static final double NAME_SEEN = 0.3;
     /** Two numbers that belong together are read in so many of the pictures together, as a share of twice all. */
-    private static final double BOTH_SEEN = 0.3;
+    private static final double BOTH_SEEN = 0.2;
     /** Share of pictures in which a number is read, when its counterpart is never. */
     private static final double ALONE_SEEN = 0.5;
     /** Heights of text in one graphic that should be equal differ by less. */
@@ -38,10 +39,16 @@ public final class Layout {
     /** Where nothing but ones was read on both sides, the edges of the graphic may have been. */
     private static final double EDGES = 0.5;
 
+    /** A counterpart as far beside its place as may be counts for less by this share. */
+    private static final double ASKEW = 0.4;
+
     private static final int LEAST_NAME = 3;
 
     private final List<Integer> pictures;
     private final List<Region> names;
+    /** Words and initials that may belong to a name beside them. */
+    private final List<Region> parts;
+
     private final List<Region> headings;
     /** Numbers; in a second search also noughts that were read as the last letter of a name. */
     private List<Region> numbers;
@@ -117,12 +124,23 @@ public final class Layout {
         pictures = shown;
         clockX = clock == null ? -1 : clock.x() + clock.width() / 2.0;
         headings = Region.of(sampled, w -> ScoreKind.of(w.text()).isPresent());
-        names = Region.of(sampled, w -> w.letters() && ScoreKind.of(w.text()).isEmpty()).stream()
-                .filter(r -> r.seen(pictures) >= NAME_SEEN * pictures.size())
+        names = often(Region.of(
+                        sampled, w -> w.letters() && ScoreKind.of(w.text()).isEmpty()))
+                .stream()
                 .filter(r -> r.text().length() >= LEAST_NAME)
+                .toList();
+        parts = Stream.concat(
+                        names.stream(),
+                        often(Region.of(sampled, Word::letters)).stream().filter(NameText::initial))
                 .toList();
         numbers = numbers(sampled, clock);
         withNoughts = numbers(noughts(sampled), clock);
+    }
+
+    private List<Region> often(List<Region> regions) {
+        return regions.stream()
+                .filter(r -> r.seen(pictures) >= NAME_SEEN * pictures.size())
+                .toList();
     }
 
     private static List<Region> numbers(SampledWords sampled, @Nullable Box clock) {
@@ -248,7 +266,10 @@ public final class Layout {
             boolean alone = d.isEmpty() && (inRow || large(c, a, way)) && 2 * share >= ALONE_SEEN && !c.onlyOnes();
             if (alone || (d.isPresent() && share >= BOTH_SEEN)) {
                 boolean edges = c.onlyOnes() && d.isPresent() && d.get().onlyOnes();
-                pairs.add(new Pair(c, d.orElse(null), edges ? share * EDGES : share));
+                double beside = d.isEmpty()
+                        ? 0
+                        : Math.abs(d.get().x() - way.x(c.x())) / c.box().height() / way.near();
+                pairs.add(new Pair(c, d.orElse(null), (edges ? share * EDGES : share) * (1 - ASKEW * beside * beside)));
             }
         }
         List<Pair> kept = single(pairs);
@@ -276,18 +297,17 @@ public final class Layout {
                 .sorted(Comparator.comparingDouble(Pair::weight).reversed())
                 .forEach(p -> {
                     double near = 0.8 * p.first().box().height();
-                    boolean free = kept.stream().allMatch(k -> k.second() == null || k.second() != p.second())
-                            && kept.stream()
-                                    .allMatch(k ->
-                                            Math.abs(k.first().x() - p.first().x()) > near
-                                                    || Math.abs(k.first().y()
-                                                                    - p.first().y())
-                                                            > near);
+                    boolean free = kept.stream()
+                            .allMatch(k -> apart(k.first(), p.first(), near) && apart(k.second(), p.second(), near));
                     if (free) {
                         kept.add(p);
                     }
                 });
         return kept;
+    }
+
+    private static boolean apart(@Nullable Region a, @Nullable Region b, double near) {
+        return a == null || b == null || Math.abs(a.x() - b.x()) > near || Math.abs(a.y() - b.y()) > near;
     }
 
     /** Whether a number stands by the first name rather than by the second. */
@@ -339,29 +359,12 @@ public final class Layout {
         }
         List<ScoreGraphic.Name> read = new ArrayList<>();
         for (int i = 0; i < 2; i++) {
+            int athlete = i;
             Region r = i == 0 ? f.a() : f.b();
-            read.add(new ScoreGraphic.Name(bare(r, columns, i), r.box(), r.agreement()));
+            List<Box> cells = columns.stream().map(c -> c.of(athlete)).toList();
+            read.add(new ScoreGraphic.Name(NameText.of(r, cells, parts, onlyNoughts), r.box(), r.agreement()));
         }
         return new ScoreGraphic(read, columns);
-    }
-
-    /** A name without the nought that stands right after it and was sometimes read with it. */
-    private String bare(Region name, List<ScoreGraphic.Column> columns, int athlete) {
-        String text = name.text();
-        Box b = name.box();
-        boolean after = columns.stream().map(c -> c.of(athlete)).anyMatch(c -> {
-            double beside = c.x() + c.width() / 2.0 - b.x() - b.width();
-            return overlap(c, new Box(c.x(), b.y(), c.width(), b.height()))
-                    && beside > -1.2 * b.height()
-                    && beside < 1.5 * b.height();
-        });
-        if (!after || !Word.endsWithNought(text)) {
-            return text;
-        }
-        String without = text.substring(0, text.length() - 1).strip();
-        // no name ends in a letter right after a point
-        boolean parted = text.matches(".*\\.\\s?.");
-        return onlyNoughts || parted || name.read(without) ? without : text;
     }
 
     /** How wide a number of the first athlete may be read without touching the next, pixels. */

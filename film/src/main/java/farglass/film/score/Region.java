@@ -19,6 +19,9 @@ final class Region {
     /** Lines of one place are about as high; one this much higher has taken in its neighbour. */
     private static final double ALIKE = 1.5;
 
+    /** Wider than so many heights is a word, and what is narrower than it by this factor a part: an initial after it. */
+    private static final double LONG = 2.5;
+
     private final List<Integer> pictures = new ArrayList<>();
     private final List<Word> words = new ArrayList<>();
     /** Places of the words that a test lets through, one for each group of words that stay put. */
@@ -49,7 +52,12 @@ final class Region {
                 Math.abs(2 * box.x() + box.width() - 2 * b.x() - b.width()) / 2.0,
                 Math.min(Math.abs(box.x() - b.x()), Math.abs(box.x() + box.width() - b.x() - b.width())));
         double down = Math.abs(2 * box.y() + box.height() - 2 * b.y() - b.height()) / 2.0;
-        return across < NEAR_ACROSS * low && down < NEAR * low && Math.max(box.height(), b.height()) < ALIKE * low;
+        double wide = Math.max(box.width(), b.width());
+        boolean part = wide > LONG * low && wide > LONG * Math.min(box.width(), b.width());
+        return !part
+                && across < NEAR_ACROSS * low
+                && down < NEAR * low
+                && Math.max(box.height(), b.height()) < ALIKE * low;
     }
 
     private void add(int picture, Word w) {
@@ -126,9 +134,15 @@ final class Region {
                 .orElse(""));
     }
 
-    /** A name without what no name has: a stroke after a letter is an l, and one that begins a word before n an I. */
+    /**
+     * A name without what no name has: a stroke after a letter is an l, and one that begins a word before n an I; an
+     * initial has a space beside it.
+     */
     static String spelled(String text) {
-        return text.replaceAll("(?<=\\p{L})[!|]", "l").replaceAll("\\bl(?=[bcdfghjkmnpqrstvwxz])", "I");
+        return text.replaceAll("(?<=\\p{L})[!|]", "l")
+                .replaceAll("\\bl(?=[bcdfghjkmnpqrstvwxz])", "I")
+                .replaceAll("^(\\p{Lu})\\.(?=\\p{L})", "$1. ")
+                .replaceAll("(?<=\\p{Lu}{3}|\\p{Ll})(\\p{Lu})\\.$", " $1.");
     }
 
     /** Share of what was read here that agrees with {@link #text}, weighed by confidence, 0..1. */

@@ -131,11 +131,65 @@ class LayoutTest {
     }
 
     @Test
+    void anInitialThatIsReadByItselfBelongsToItsName() {
+        ScoreGraphic g = graphic(
+                new Placed("A.", 20, 40),
+                new Placed("KELLIVAR", 50, 40),
+                new Placed("2", 200, 40),
+                new Placed("TOLENDT I", 50, 75),
+                new Placed("B", 132, 75),
+                new Placed("0", 200, 75));
+        assertThat(names(g)).containsExactly("A. KELLIVAR", "TOLENDT B.");
+        assertThat(g.columns()).hasSize(1);
+        ScoreGraphic without = graphic(
+                new Placed("KELLIVAR", 50, 40),
+                new Placed("O", 140, 40),
+                new Placed("TOLENDT", 50, 75),
+                new Placed("O", 140, 75),
+                new Placed("A", 400, 75));
+        assertThat(names(without)).as("noughts and far letters are none").containsExactly("KELLIVAR", "TOLENDT");
+    }
+
+    @Test
+    void aNameOfTwoWordsIsOneName() {
+        ScoreGraphic g = graphic(
+                new Placed("Ines", 40, 40),
+                new Placed("Oradell", 92, 40),
+                new Placed("2", 240, 40),
+                new Placed("Brisa", 40, 75),
+                new Placed("Tamwick", 104, 75),
+                new Placed("0", 240, 75),
+                new Placed("Hall", 400, 40));
+        assertThat(names(g)).containsExactly("Ines Oradell", "Brisa Tamwick");
+    }
+
+    @Test
+    void aNumberHasOneCounterpartWhereTwoColumnsLieClose() {
+        ScoreGraphic g = graphic(
+                new Placed("FASTREL", 117, 300),
+                new Placed("0", 432, 300),
+                new Placed("0", 492, 300),
+                new Placed("3", 553, 300),
+                new Placed("2", 743, 300),
+                new Placed("1", 806, 300),
+                new Placed("3", 865, 300),
+                new Placed("4", 770, 300),
+                new Placed("MARROWEN", 1125, 300));
+        assertThat(g.columns()).hasSize(3);
+        assertThat(g.columns().stream().map(c -> middle(c.second())).sorted().toList())
+                .as("what is misread between two cells is no column")
+                .containsExactly(750, 813, 872);
+    }
+
+    @Test
     void aNameIsSpelledAsNamesAre() {
         assertThat(Region.spelled("Ines Oradel!")).isEqualTo("Ines Oradell");
         assertThat(Region.spelled("lnes Oradell")).isEqualTo("Ines Oradell");
         assertThat(Region.spelled("lea lara")).isEqualTo("lea lara");
         assertThat(Region.spelled("1!")).isEqualTo("1!");
+        assertThat(Region.spelled("TOLENDTB.")).isEqualTo("TOLENDT B.");
+        assertThat(Region.spelled("A.Kellivar")).isEqualTo("A. Kellivar");
+        assertThat(Region.spelled("Marrowen JR.")).isEqualTo("Marrowen JR.");
     }
 
     @Test
