@@ -10,8 +10,8 @@ import org.apache.commons.numbers.gamma.LogBeta;
 import org.apache.commons.rng.simple.RandomSource;
 
 /**
- * Reads a film as nobody can: it knows from which match-up opponents are drawn, that one of our attacks meets a hole and
- * one of theirs is a weapon, and how large both are. What it still misses, twenty matches do not tell. Rates are Gamma,
+ * Reads a film as nobody can: it knows from which match-up opponents are drawn, that one of our attacks meets a hole
+ * and one of theirs is a weapon, and how large both are. What it still misses, twenty matches do not tell. Rates are Gamma,
  * chances Beta by the moments of draws, a chance being moved with a probability of one over the attacks in question.
  */
 final class IdealReader {
@@ -51,8 +51,8 @@ final class IdealReader {
         this.ours = ours;
         this.theirs = theirs;
         for (int d = 0; d < DRAWS; d++) {
-            for (Exit e :
-                    prior.draw(RandomSource.XO_RO_SHI_RO_128_PP.create(SEED + d)).exits()) {
+            for (Exit e : prior.draw(RandomSource.XO_RO_SHI_RO_128_PP.create(SEED + d))
+                    .exits()) {
                 moments.computeIfAbsent(e.key(), k -> new Moments()).add(e);
             }
         }
@@ -91,9 +91,8 @@ final class IdealReader {
         double there = Planted.moved(mean, odds);
         double plain = (mean * strength + seen.worked()) / (strength + seen.decided());
         double planted = (there * strength + seen.worked()) / (strength + seen.decided());
-        double ratio = moved
-                / (1 - moved)
-                * Math.exp(logMarginal(seen, there, strength) - logMarginal(seen, mean, strength));
+        double ratio =
+                moved / (1 - moved) * Math.exp(logMarginal(seen, there, strength) - logMarginal(seen, mean, strength));
         return (plain + ratio * planted) / (1 + ratio);
     }
 

@@ -62,8 +62,8 @@ public final class PlanBench {
         List<MatchRecord> demo = DemoLibrary.matches(lexicon, DemoLibrary.SEED);
         for (String rules : List.of("points-gi", "submission-only")) {
             Meeting prior = meeting(demo, lexicon, "ansa-kellivar", "odile-marrowen", rules);
-            IdealReader ideal = new IdealReader(
-                    prior, e -> attack(e) && e.ours() && e.ownAction(), e -> attack(e) && !e.ours());
+            IdealReader ideal =
+                    new IdealReader(prior, e -> attack(e) && e.ours() && e.ownAction(), e -> attack(e) && !e.ours());
             List<Found> all = IntStream.range(0, opponents)
                     .mapToObj(i -> one(demo, lexicon, prior, ideal, rules, i))
                     .toList();
@@ -120,7 +120,8 @@ public final class PlanBench {
     private record Found(
             double promised, double brought, double possible, double pressed, double ideal, double idealPressed) {}
 
-    private static Found one(List<MatchRecord> demo, Lexicon lexicon, Meeting prior, IdealReader reader, String rules, int i) {
+    private static Found one(
+            List<MatchRecord> demo, Lexicon lexicon, Meeting prior, IdealReader reader, String rules, int i) {
         UniformRandomProvider rng = RandomSource.XO_RO_SHI_RO_128_PP.create(500 + i);
         Model drawn = prior.draw(rng);
         ForwardPass flow = ForwardPass.of(new BackwardInduction(drawn, prior.complete(SETTINGS)).natural());
@@ -128,7 +129,10 @@ public final class PlanBench {
         Exit weapon = some(drawn, flow, false, rng);
         BackwardInduction truth = new BackwardInduction(
                 drawn.with(hole.key(), hole.rate(), Planted.moved(hole.chance(), Planted.HOLE))
-                        .with(weapon.key(), Planted.WEAPON_RATE * weapon.rate(), Planted.moved(weapon.chance(), Planted.WEAPON)),
+                        .with(
+                                weapon.key(),
+                                Planted.WEAPON_RATE * weapon.rate(),
+                                Planted.moved(weapon.chance(), Planted.WEAPON)),
                 prior.complete(SETTINGS));
         MatchAthlete them = new MatchAthlete("them" + i, "Them " + i, null, null, Map.of());
         FullSimulator film = new FullSimulator(truth, null, US, them);
@@ -145,8 +149,7 @@ public final class PlanBench {
         double natural = truth.win(null, BackwardInduction.Answer.NEVER);
         Policy carried = best.policy().over(known, allowed);
         BackwardInduction read = new BackwardInduction(reader.read(m.model()), m.complete(SETTINGS));
-        Policy informed =
-                read.best(BackwardInduction.Answer.NEVER).policy().over(read, allowed);
+        Policy informed = read.best(BackwardInduction.Answer.NEVER).policy().over(read, allowed);
         return new Found(
                 promised(m, known, best.policy()),
                 allowed.win(carried, BackwardInduction.Answer.NEVER) - natural,

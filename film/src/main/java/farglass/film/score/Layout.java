@@ -17,7 +17,7 @@ public final class Layout {
     /** Share of the pictures in which a name is read at least. */
     private static final double NAME_SEEN = 0.3;
     /** Two numbers that belong together are read in so many of the pictures together, as a share of twice all. */
-    private static final double BOTH_SEEN = 0.2;
+    private static final double BOTH_SEEN = 0.3;
     /** Share of pictures in which a number is read, when its counterpart is never. */
     private static final double ALONE_SEEN = 0.5;
     /** Heights of text in one graphic that should be equal differ by less. */

@@ -19,7 +19,7 @@ final class Region {
     /** Lines of one place are about as high; one this much higher has taken in its neighbour. */
     private static final double ALIKE = 1.5;
 
-    /** Wider than so many heights is a word, and what is narrower than it by this factor a part: an initial after it. */
+    /** Wider than so many heights is a word, and what is narrower by this factor a part of it: an initial after it. */
     private static final double LONG = 2.5;
 
     private final List<Integer> pictures = new ArrayList<>();
