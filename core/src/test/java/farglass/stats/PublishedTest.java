@@ -7,6 +7,7 @@ import static org.assertj.core.api.Assertions.within;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Random;
 import org.junit.jupiter.api.Test;
 
 /** Numbers that were printed elsewhere. */
@@ -137,10 +138,30 @@ class PublishedTest {
         assertThat(e.mean()).isEqualTo(5.5);
         assertThat(e.lo()).isEqualTo(2);
         assertThat(e.hi()).isEqualTo(9);
-        Estimate one = Median.of(List.of(7L), Trials.apart(1, 1));
-        assertThat(one.lo()).isEqualTo(7).isEqualTo(one.hi());
-        assertThat(one.grade()).isEqualTo(Grade.THIN);
         assertThat(Median.of(new long[0])).isNaN();
+    }
+
+    /** Epstein and Sobel 1953: twice the sum over the mean is chi squared; of one value 14 / 5.991 and 14 / 0.1026. */
+    @Test
+    void aMedianOfFewLeavesOpenWhatAConstantHazardDoes() {
+        Estimate one = Median.of(List.of(7L), Trials.apart(1, 1));
+        assertThat(one.mean()).isEqualTo(7);
+        assertThat(one.lo()).isCloseTo(Math.log(2) * 14 / 5.991, within(0.01));
+        assertThat(one.hi()).isCloseTo(Math.log(2) * 14 / 0.1026, within(0.1));
+        assertThat(one.grade()).isEqualTo(Grade.THIN);
+        Random random = new Random(3);
+        for (int n = 2; n < 5; n++) {
+            int held = 0;
+            for (int i = 0; i < 2000; i++) {
+                // times that are not exponential: the middle of their logarithms is 9
+                List<Long> ms = random.doubles(n, -1.2, 1.2)
+                        .mapToObj(x -> Math.round(Math.exp(9 + x)))
+                        .toList();
+                Estimate e = Median.of(ms, Trials.apart(n, n));
+                held += e.lo() <= Math.exp(9) && e.hi() >= Math.exp(9) ? 1 : 0;
+            }
+            assertThat(held / 2000.0).as("of " + n).isBetween(0.88, 1.0);
+        }
     }
 
     /** Two uniform shares differ by more than 0.10 with chance 0.81. */
