@@ -11,9 +11,9 @@ import org.apache.commons.rng.simple.RandomSource;
 
 /**
  * Reads a film as nobody can: it knows from which match-up opponents are drawn, that one of our attacks meets a hole
- * and one of theirs is a weapon, and how large both are. What it still misses, twenty matches do not tell. Rates are
- * Gamma, chances Beta by the moments of draws, a chance being moved with a probability of one over the attacks in
- * question.
+ * and one of theirs is a weapon, and how large both are (in chance; rates are read as any other). What it still misses,
+ * twenty matches do not tell. Rates are Gamma, chances Beta by the moments of draws, a chance being moved with a
+ * probability of one over the attacks in question.
  */
 final class IdealReader {
     private static final int DRAWS = 200;

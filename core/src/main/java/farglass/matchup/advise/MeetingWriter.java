@@ -252,21 +252,19 @@ public final class MeetingWriter {
         int first = Tempo.moment(0, 0);
         int last = Tempo.moment(2, 0);
         long untold = families - t.factors(true).size();
-        String[] late = {percent(t.ratio(true, last, first)), percent(t.ratio(false, last, first))};
-        String[] behind = {
-            percent(t.ratio(true, Tempo.moment(1, -1), Tempo.moment(1, 0))),
-            percent(t.ratio(false, Tempo.moment(1, 1), Tempo.moment(1, 0)))
-        };
+        List<String> late = List.of(percent(t.ratio(true, last, first)), percent(t.ratio(false, last, first)));
+        List<String> behind = List.of(
+                percent(t.ratio(true, Tempo.moment(1, -1), Tempo.moment(1, 0))),
+                percent(t.ratio(false, Tempo.moment(1, 1), Tempo.moment(1, 0))));
         boolean counts = m.rules().counts();
-        String same = percent(1);
-        if (List.of(late).equals(List.of(same, same))
-                && (!counts || List.of(behind).equals(List.of(same, same)))) {
+        List<String> same = List.of(percent(1), percent(1));
+        if (late.equals(same) && (!counts || behind.equals(same))) {
             return say(counts ? "tempo.same.score" : "tempo.same", us, them, untold, families);
         }
         return say(
                 "tempo",
-                say("tempo.late", us, late[0], them, late[1]),
-                counts ? say("tempo.score", us, behind[0], them, behind[1]) : "",
+                say("tempo.late", us, late.get(0), them, late.get(1)),
+                counts ? say("tempo.score", us, behind.get(0), them, behind.get(1)) : "",
                 untold,
                 families);
     }

@@ -88,10 +88,11 @@ class ProposalTest {
     void whoTiresIsToldAndWhoDoesNotIsNot() {
         Model points = meeting.model();
         assertThat(WRITER.tempo(points))
-                .startsWith("Neither Ansa nor Brisa is seen to do more or less late in a match or when behind. For ");
+                .startsWith("Neither Ansa nor Brisa is seen to change pace late in a match or when behind. For ");
         Model night = Small.demo("brisa-tolendt", "submission-only", SolverSettings.USUAL.coarse(), Constraints.NONE)
                 .model();
-        assertThat(WRITER.tempo(night)).startsWith("Neither Ansa nor Brisa is seen to slow down late in a match. For ");
+        assertThat(WRITER.tempo(night))
+                .startsWith("Neither Ansa nor Brisa is seen to change pace late in a match. For ");
         assertThat(WRITER.tempo(Small.paced(points)))
                 .matches("In the last third Ansa tries \\d+% as much as in the first, Brisa \\d+%. Behind, Ansa .*"
                         + "kinds of action there is too little film to tell.");

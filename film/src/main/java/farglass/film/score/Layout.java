@@ -362,7 +362,8 @@ public final class Layout {
             int athlete = i;
             Region r = i == 0 ? f.a() : f.b();
             List<Box> cells = columns.stream().map(c -> c.of(athlete)).toList();
-            read.add(new ScoreGraphic.Name(NameText.of(r, cells, parts, onlyNoughts), r.box(), r.agreement()));
+            read.add(new ScoreGraphic.Name(
+                    NameText.of(r, i == 0 ? f.b() : f.a(), cells, parts, onlyNoughts), r.box(), r.agreement()));
         }
         return new ScoreGraphic(read, columns);
     }

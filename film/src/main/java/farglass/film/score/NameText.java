@@ -18,22 +18,27 @@ final class NameText {
     /** Whether a single letter stands there that is not what a nought or a one is read as. */
     static boolean initial(Region r) {
         String text = r.text();
-        return text.matches("\\p{Lu}\\.?") && (text.length() == 2 || !"CDGILOQUilo".contains(text));
+        return text.matches("\\p{Lu}\\.?") && (text.length() == 2 || !"CDGILOQU".contains(text));
     }
 
     /**
+     * @param other the other athlete's, which is no part of this one; nor is what stands nearer to it
      * @param cells where the athlete's numbers stand
-     * @param others places of other words, single letters among them
+     * @param words places of other words, single letters among them
      * @param onlyNoughts whether numbers were found only by taking noughts from names
      */
-    static String of(Region name, List<Box> cells, List<Region> others, boolean onlyNoughts) {
+    static String of(Region name, Region other, List<Box> cells, List<Region> words, boolean onlyNoughts) {
         String text = bare(name, cells, onlyNoughts);
         Box box = name.box();
-        for (Region r : others.stream()
+        for (Region r : words.stream()
                 .sorted(Comparator.comparingDouble(r -> Math.abs(r.x() - name.x())))
                 .toList()) {
             Box b = r.box();
-            if (r == name || !beside(b, box) || cells.stream().anyMatch(c -> Layout.overlap(c, b))) {
+            if (r == name
+                    || r == other
+                    || !beside(b, box)
+                    || nearer(b, other.box(), box)
+                    || cells.stream().anyMatch(c -> Layout.overlap(c, b))) {
                 continue;
             }
             boolean before = b.x() < box.x();
@@ -52,9 +57,18 @@ final class NameText {
         return text;
     }
 
+    private static boolean nearer(Box word, Box other, Box name) {
+        return beside(word, other) && gap(word, other) < gap(word, name);
+    }
+
+    /** Pixels between two boxes of one row; below 0 where they overlap. */
+    private static double gap(Box a, Box b) {
+        return a.x() < b.x() ? b.x() - a.x() - a.width() : a.x() - b.x() - b.width();
+    }
+
     private static boolean beside(Box a, Box name) {
         double high = Math.min(a.height(), name.height());
-        double gap = a.x() < name.x() ? name.x() - a.x() - a.width() : a.x() - name.x() - name.width();
+        double gap = gap(a, name);
         double down = Math.abs(2 * a.y() + a.height() - 2 * name.y() - name.height()) / 2.0;
         return down < ONE_LINE * high && gap > -WITHIN * high && gap < BESIDE * high;
     }

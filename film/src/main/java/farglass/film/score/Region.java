@@ -124,7 +124,7 @@ final class Region {
         Map<String, Double> ways = new HashMap<>();
         for (Word w : words) {
             if (bare(w.text()).equals(best)) {
-                double marks = (w.text().contains(".") ? 3 : 1) * (w.text().contains(".") ? 2 : 1);
+                double marks = (w.text().contains(".") ? 3 : 1) * (w.text().contains(" ") ? 2 : 1);
                 ways.merge(w.text(), w.confidence() * marks, Double::sum);
             }
         }

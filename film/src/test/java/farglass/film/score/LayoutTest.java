@@ -128,6 +128,12 @@ class LayoutTest {
         assertThat(regions).hasSize(1);
         assertThat(regions.get(0).text()).isEqualTo("TOLENDT B.");
         assertThat(regions.get(0).agreement()).isEqualTo(1);
+        pictures.clear();
+        for (String read : List.of("TOLENDTBO", "TOLENDTBO", "TOLENDTBO", "TOLENDT BO", "TOLENDT BO")) {
+            pictures.add(new SampledWords.Picture(0, 0, List.of(word(new Placed(read, 50, 40)))));
+        }
+        assertThat(Region.of(new SampledWords(pictures), Word::letters).get(0).text())
+                .isEqualTo("TOLENDT BO");
     }
 
     @Test
@@ -161,6 +167,24 @@ class LayoutTest {
                 new Placed("0", 240, 75),
                 new Placed("Hall", 400, 40));
         assertThat(names(g)).containsExactly("Ines Oradell", "Brisa Tamwick");
+    }
+
+    @Test
+    void namesRightBesideEachOtherAreTwo() {
+        ScoreGraphic g = graphic(
+                new Placed("2", 20, 40),
+                new Placed("Ansa", 60, 40),
+                new Placed("Kellivar", 110, 40),
+                new Placed("Brisa", 212, 40),
+                new Placed("Tolendt", 270, 40),
+                new Placed("0", 372, 40));
+        assertThat(names(g)).containsExactly("Ansa Kellivar", "Brisa Tolendt");
+        assertThat(names(graphic(
+                        new Placed("2", 20, 40),
+                        new Placed("KELLIVAR", 60, 40),
+                        new Placed("TOLENDT", 158, 40),
+                        new Placed("0", 256, 40))))
+                .containsExactly("KELLIVAR", "TOLENDT");
     }
 
     @Test
