@@ -32,6 +32,7 @@ module farglass.core {
     exports farglass.plan;
     exports farglass.profile;
     exports farglass.rules;
+    exports farglass.scout;
     exports farglass.simulate;
     exports farglass.stats;
     exports farglass.study;

@@ -3,7 +3,9 @@ package farglass.phrase;
 import static java.util.Objects.requireNonNull;
 
 import farglass.lexicon.Lexicon;
+import farglass.lexicon.Position;
 import farglass.lexicon.Technique;
+import farglass.lexicon.UsualAttempts;
 import farglass.match.Corner;
 import farglass.match.MatchRecord;
 import farglass.match.PositionLine;
@@ -33,6 +35,8 @@ public final class LikelyNext {
     private static final double OWN_WEIGHT = 3;
     /** Pseudo-count of a technique that the lexicon allows here but nobody has tried. */
     private static final double POSSIBLE = 0.05;
+    /** Pseudo-count of what is usually tried once a minute in such a place; a few matches outweigh it. */
+    private static final double USUAL = 0.8;
     /** Added to observed and expected attempts, so that few attempts say little of an athlete's taste. */
     private static final double RESERVE = 0.7;
 
@@ -187,13 +191,15 @@ public final class LikelyNext {
             String who = record.athlete(by).id();
             Map<String, Integer> mine = own.getOrDefault(who + SEPARATOR + key, Map.of());
             boolean contested = here.holder() != null || here.guard() != null;
+            Map<String, Double> usual = usual(here, by, key, contested);
             for (Technique t : lexicon.startingIn(here.place())) {
                 int seen = all.getOrDefault(t.code(), 0);
                 boolean allowed = t.performer(here.place()).allows(here.holder() == by, here.guard() == by, contested);
                 if (LEFT_OUT.contains(t.family()) || (seen == 0 && !allowed)) {
                     continue;
                 }
-                double score = (POSSIBLE + seen) * taste(who, t.code()) + OWN_WEIGHT * mine.getOrDefault(t.code(), 0);
+                double expected = POSSIBLE + USUAL * usual.getOrDefault(t.code(), 0.0);
+                double score = (expected + seen) * taste(who, t.code()) + OWN_WEIGHT * mine.getOrDefault(t.code(), 0);
                 total += score;
                 found.add(new Suggestion(by, t.code(), score, seen));
             }
@@ -213,6 +219,15 @@ public final class LikelyNext {
                         .thenComparing(Suggestion::by))
                 .limit(limit)
                 .toList();
+    }
+
+    /** What is usually tried in such a place by whoever has this role. */
+    private Map<String, Double> usual(Span here, Corner by, String key, boolean contested) {
+        List<Technique> possible = lexicon.startingIn(here.place()).stream()
+                .filter(t -> t.performer(here.place()).allows(here.holder() == by, here.guard() == by, contested))
+                .toList();
+        String kind = lexicon.position(here.place()).map(Position::family).orElse("other");
+        return UsualAttempts.builtIn().rates(kind, key.substring(key.indexOf(' ') + 1), possible);
     }
 
     /** The chances drawn towards what has followed the attempt before. */

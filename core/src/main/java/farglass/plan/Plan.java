@@ -26,6 +26,7 @@ import java.util.function.UnaryOperator;
  * @param saved earlier states laid by for comparison
  * @param camp how the plan is trained, and what training has shown
  * @param brief what the user changed about the briefing
+ * @param report what the user changed about reports
  */
 public record Plan(
         String id,
@@ -41,7 +42,8 @@ public record Plan(
         List<Clause> clauses,
         List<Saved> saved,
         Camp camp,
-        Brief brief) {
+        Brief brief,
+        ReportEdits report) {
     public Plan {
         pinned = List.copyOf(pinned);
         openings = List.copyOf(openings);
@@ -87,7 +89,8 @@ public record Plan(
                 List.of(),
                 List.of(),
                 Camp.USUAL,
-                Brief.USUAL);
+                Brief.USUAL,
+                ReportEdits.NONE);
     }
 
     private Plan with(Consumer<PlanDraft> change) {
@@ -137,6 +140,11 @@ public record Plan(
             list.add(j);
         }
         return with(d -> d.judgements = list);
+    }
+
+    /** The same with another report. */
+    public Plan report(ReportEdits next) {
+        return with(d -> d.report = next);
     }
 
     /** Adds a claim in own words. */
@@ -218,6 +226,7 @@ public record Plan(
                     .filter(j -> !j.athlete().equals(athlete))
                     .toList();
             d.own = own.stream().filter(o -> !o.athlete().equals(athlete)).toList();
+            d.report = report.without(athlete);
             d.saved = saved.stream()
                     .map(s -> new Saved(
                             s.name(),
@@ -241,6 +250,7 @@ public record Plan(
             d.clauses = earlier.clauses;
             d.saved = earlier.saved;
             d.brief = earlier.brief;
+            d.report = earlier.report;
         });
     }
 

@@ -20,6 +20,7 @@ final class PlanDraft {
     List<Saved> saved;
     Camp camp;
     Brief brief;
+    ReportEdits report;
 
     PlanDraft(Plan p) {
         id = p.id();
@@ -36,10 +37,25 @@ final class PlanDraft {
         saved = p.saved();
         camp = p.camp();
         brief = p.brief();
+        report = p.report();
     }
 
     Plan plan() {
         return new Plan(
-                id, title, us, them, pinned, openings, remarks, judgements, own, approach, clauses, saved, camp, brief);
+                id,
+                title,
+                us,
+                them,
+                pinned,
+                openings,
+                remarks,
+                judgements,
+                own,
+                approach,
+                clauses,
+                saved,
+                camp,
+                brief,
+                report);
     }
 }

@@ -7,13 +7,13 @@ import farglass.tendency.Chains;
 import farglass.tendency.Evidence;
 import farglass.tendency.Exchanges;
 import farglass.tendency.MatchFacts;
+import farglass.tendency.Sequences;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
 import java.util.TreeSet;
-import java.util.stream.Collectors;
 
 /** What follows what more often than chance, and which team-mates show it too. */
 final class ChainsPage {
@@ -36,7 +36,17 @@ final class ChainsPage {
         List<Claim> claims = chains.stream().map(this::claim).toList();
         return new ClaimPage(
                 Question.CHAINS,
-                List.of(Section.of("chains.found", claims), Section.of("chains.mates", mates(chains))));
+                List.of(
+                        Section.of("chains.favourite", favourites()),
+                        Section.of("chains.found", claims),
+                        Section.of("chains.mates", mates(chains))));
+    }
+
+    /** What is shown one after the other, whether or not that is more than chance. */
+    private List<Claim> favourites() {
+        return Sequences.of(q.evidence(), q.stream("chains")).stream()
+                .map(s -> SequenceClaims.claim(q, s))
+                .toList();
     }
 
     private Claim claim(Chain c) {
@@ -53,24 +63,12 @@ final class ChainsPage {
                 Claim.Topic.CHAIN,
                 "chain",
                 q.words(
-                        words(c.steps()),
+                        SequenceClaims.words(q, c.steps()),
                         Integer.toString(c.exchanges()),
                         String.format(java.util.Locale.ROOT, "%.1f", c.expected())),
                 Claim.Unit.TIMES_EXPECTED,
                 e,
                 c.trials());
-    }
-
-    /** "guard pull, the other's toreando, lasso sweep". */
-    private String words(List<Exchanges.Step> steps) {
-        return steps.stream().map(this::word).collect(Collectors.joining(" \u2192 "));
-    }
-
-    private String word(Exchanges.Step s) {
-        String name = s.code().startsWith(">")
-                ? q.lexicon().positionName(s.code().substring(1))
-                : q.lexicon().techniqueName(s.code());
-        return s.own() ? name : "(" + name + ")";
     }
 
     /** Exchanges of team-mates that hold an accepted chain: a hint, because they train together. */
@@ -119,7 +117,7 @@ final class ChainsPage {
                         "chain.mate",
                         q.words(
                                 q.evidence().index().name(s.mate()),
-                                words(s.chain().steps())),
+                                SequenceClaims.words(q, s.chain().steps())),
                         Chains.trials(s.exchanges(), s.chain().symbols()))
                 .shown(Claim.Prominence.DETAIL);
     }

@@ -159,6 +159,11 @@ public record Claim(
         return remarks.doubts();
     }
 
+    /** Whether a test that allows for all that was looked at calls it more than chance. */
+    public boolean moreThanChance() {
+        return SequenceClaims.BADGE.equals(note());
+    }
+
     /** Key of a remark on how it was counted, or null. */
     public @Nullable String note() {
         return remarks.note();
@@ -186,6 +191,11 @@ public record Claim(
     /** The same with the number of occurrences that were left out. */
     Claim hiding(int occurrences) {
         return with(new Remarks(remarks.prominence(), side(), withoutUnsure(), occurrences, doubts(), note()));
+    }
+
+    /** The same with an average to compare with that it was not shrunk toward. */
+    Claim against(double average, String where) {
+        return new Claim(id, topic, sentence, unit, estimate.against(average, where), trials, remarks);
     }
 
     /** The same with its doubts. */

@@ -3,6 +3,7 @@ package farglass.profile;
 import farglass.lexicon.Lexicon;
 import farglass.lexicon.Technique;
 import farglass.match.Role;
+import farglass.match.Situation;
 import farglass.stats.BetaPrior;
 import farglass.stats.Clustering;
 import farglass.stats.Difference;
@@ -18,6 +19,7 @@ import farglass.tendency.Baseline;
 import farglass.tendency.Evidence;
 import farglass.tendency.Filter;
 import farglass.tendency.Level;
+import farglass.tendency.Opening;
 import farglass.tendency.PositionTimes;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -28,6 +30,8 @@ import org.jspecify.annotations.Nullable;
 
 /** An athlete's evidence, the library's average, and how numbers are made of them; every page asks through it. */
 final class ClaimFactory {
+    private static final double TEN = 10;
+
     private final Evidence evidence;
     private final Baseline baseline;
     private final String surname;
@@ -72,6 +76,31 @@ final class ClaimFactory {
     /** Prior of a technique's success: the library's, or none when the filter has the baseline off. */
     BetaPrior success(String technique) {
         return evidence.filter().baseline() ? baseline.success(technique, evidence.athlete()) : BetaPrior.jeffreys();
+    }
+
+    /** Prior of how often a match begins in a way; it knows nothing when the filter has the baseline off. */
+    BetaPrior opening(Opening how) {
+        return evidence.filter().baseline() ? baseline.opening(how, evidence.athlete()) : BetaPrior.jeffreys();
+    }
+
+    /** Prior of how often a match is won, or lost, by submission. */
+    BetaPrior submission(boolean won) {
+        return evidence.filter().baseline() ? baseline.submission(won, evidence.athlete()) : BetaPrior.jeffreys();
+    }
+
+    /** Prior of how often a family of techniques works per minute of a match. */
+    GammaPrior landed(String family) {
+        return evidence.filter().baseline() ? baseline.landed(family, evidence.athlete()) : GammaPrior.jeffreys();
+    }
+
+    /** How often a technique works for the others in ten minutes of their matches, NaN without others. */
+    double landedMean(String technique) {
+        return evidence.filter().baseline() ? TEN * baseline.landedMean(technique, evidence.athlete()) : Double.NaN;
+    }
+
+    /** Prior of the share of the stays in a place in which a technique is tried. */
+    BetaPrior tried(Situation at, String technique) {
+        return evidence.filter().baseline() ? baseline.tried(at, technique, evidence.athlete()) : BetaPrior.jeffreys();
     }
 
     BetaPrior familySuccess(String family) {

@@ -3,6 +3,7 @@ package farglass.profile;
 import farglass.match.Corner;
 import farglass.match.Method;
 import farglass.match.Result;
+import farglass.match.Situation;
 import farglass.match.Tag;
 import farglass.stats.BetaPrior;
 import farglass.stats.TagRef;
@@ -18,6 +19,8 @@ import java.util.TreeMap;
 
 /** From where does he finish: how matches end, what leads to the locks, how many locks finish and how soon. */
 final class FinishesPage {
+    private static final Set<String> ATTACK = Set.of("submission", "pin-advance", "back-take");
+
     private final ClaimFactory q;
 
     private FinishesPage(ClaimFactory q) {
@@ -39,10 +42,19 @@ final class FinishesPage {
                         trees.isEmpty() ? tree : tree.with(new Figure.Trees(trees)),
                         Section.of("finishes.locks", locks(trees)),
                         Section.of("finishes.times", times(trees)),
+                        Section.of("finishes.styles", Techniques.chosen(q, "submission", "finishes.chosen")),
                         Section.of("finishes.works", Techniques.success(q, submission::contains)),
+                        Section.of("finishes.tries", PlaceAttacks.of(q, this::control, ATTACK::contains)),
                         Section.of("finishes.sides", Techniques.sides(q, "submission")),
                         Section.of("finishes.rates", Techniques.rates(q, submission::contains)),
-                        Section.of("finishes.against", Techniques.against(q, submission::contains))));
+                        Section.of("finishes.against", Techniques.against(q, "submission")),
+                        Section.of("finishes.backs", Techniques.against(q, "back-take"))));
+    }
+
+    /** A pin, or the back. */
+    private boolean control(Situation at) {
+        String group = PositionGroups.of(q.lexicon(), at.position(), at.role());
+        return group.equals(PositionGroups.PINNING) || group.equals(PositionGroups.BACK_OF);
     }
 
     /** How matches ended that ended in the part of them that the filter asks for. */
@@ -67,10 +79,10 @@ final class FinishesPage {
         }
         List<Claim> claims = new ArrayList<>();
         if (!wins.isEmpty()) {
-            claims.add(ending("finish.wins", q.words(), wins));
+            claims.add(ending("finish.wins", q.words(), wins, q.submission(true)));
         }
         if (losses.stream().anyMatch(Trial::worked)) {
-            claims.add(ending("finish.lost", q.words(), losses));
+            claims.add(ending("finish.lost", q.words(), losses, q.submission(false)));
         }
         by.forEach((technique, places) -> {
             List<Trial> trials = new ArrayList<>();
@@ -78,7 +90,7 @@ final class FinishesPage {
                 Trial t = finishes.get(i);
                 trials.add(new Trial(t.tag(), t.index(), t.t(), places.contains(i), t.weight(), t.unsure()));
             }
-            Claim c = ending("finish.by", q.words(q.lexicon().techniqueName(technique)), trials);
+            Claim c = ending("finish.by", q.words(q.lexicon().techniqueName(technique)), trials, BetaPrior.jeffreys());
             claims.add(Claim.of(
                             "finish.by." + technique, c.topic(), c.template(), c.args(), c.unit(), c.estimate(), trials)
                     .withoutUnsure(c.withoutUnsure())
@@ -87,8 +99,8 @@ final class FinishesPage {
         return claims;
     }
 
-    private Claim ending(String key, List<String> words, List<Trial> trials) {
-        return q.proportion(key, Claim.Topic.FINISH, key, words, trials, BetaPrior.jeffreys(), 0, 0);
+    private Claim ending(String key, List<String> words, List<Trial> trials, BetaPrior prior) {
+        return q.proportion(key, Claim.Topic.FINISH, key, words, trials, prior, 0, 0);
     }
 
     /** A match's last action, or its last tag: the place to look at to see how it ended. */

@@ -1,6 +1,7 @@
 package farglass.profile;
 
 import farglass.match.Role;
+import farglass.match.Situation;
 import farglass.match.Tag;
 import farglass.stats.Trial;
 import farglass.tendency.DwellTimes;
@@ -33,6 +34,10 @@ final class GuardsPage {
         return PositionGroups.of(q.lexicon(), p.span().place(), p.role()).equals(PositionGroups.GUARD);
     }
 
+    private boolean named(Situation at) {
+        return PositionGroups.namedGuard(q.lexicon(), at.position(), at.role());
+    }
+
     /** How a stay in guard ended, seen from the guard player. */
     private String end(Evidence.Visit left, Evidence.Visit next) {
         if (PositionGroups.neutral(q.lexicon(), next.span().place()) && next.role() != Role.HOLDER) {
@@ -57,6 +62,8 @@ final class GuardsPage {
         sections.add(Section.of("guard.entered", entered(all.stays())));
         sections.add(all.section());
         sections.add(Section.of("guard.each", each()));
+        sections.add(Section.of("guard.tries", PlaceAttacks.of(q, this::named, PositionGroups.ATTACKS::contains)));
+        sections.add(Section.of("guard.styles", Techniques.chosen(q, "sweep", "guard.chosen")));
         sections.add(Section.of("guard.attacks", Techniques.success(q, FROM_GUARD::contains)));
         sections.add(Section.of("guard.sides", Techniques.sides(q, "sweep")));
         sections.add(Section.of("guard.recovered", Techniques.success(q, RECOVERIES::contains)));

@@ -3,6 +3,7 @@ package farglass.profile;
 import static java.util.Objects.requireNonNull;
 
 import farglass.match.Role;
+import farglass.match.Situation;
 import farglass.stats.Trial;
 import farglass.tendency.DwellTimes;
 import farglass.tendency.Evidence;
@@ -41,9 +42,11 @@ final class PassingPage {
                         Section.of("passing.ladder", ladder()),
                         Section.of("passing.stopped", stopped()),
                         Section.of("passing.from", from()),
+                        Section.of("passing.tries", PlaceAttacks.of(q, this::onTop, PositionGroups.ATTACKS::contains)),
                         top.section(),
                         Section.of("passing.rates", Techniques.rates(q, pass::contains)),
-                        Section.of("passing.against", Techniques.against(q, pass::contains))));
+                        Section.of("passing.against", Techniques.against(q, "pass")),
+                        Section.of("passing.swept", Techniques.against(q, "sweep"))));
     }
 
     private String end(Evidence.Visit left, Evidence.Visit next) {
@@ -52,6 +55,10 @@ final class PassingPage {
             return "passed";
         }
         return PositionGroups.neutral(q.lexicon(), next.span().place()) ? "stood" : "swept";
+    }
+
+    private boolean onTop(Situation at) {
+        return PositionGroups.of(q.lexicon(), at.position(), at.role()).equals(PositionGroups.TOP);
     }
 
     private List<Evidence.Act> passes() {

@@ -17,6 +17,7 @@ import org.jspecify.annotations.Nullable;
 /** What answers what, and the attacks that open one another. */
 final class ReactionsPage {
     private static final int TRIGGERS = 8;
+    private static final int PAIRS = 12;
 
     private final ClaimFactory q;
 
@@ -88,25 +89,29 @@ final class ReactionsPage {
     }
 
     private List<Claim> dilemmas() {
-        List<Claim> claims = new ArrayList<>();
-        for (Dilemmas.Row r : dilemmas(q)) {
-            Set<Trial> with = new HashSet<>(r.trials());
-            List<Trial> without = q.evidence().ownWith(r.y()).stream()
-                    .filter(Evidence.Act::decided)
-                    .map(Evidence.Act::trial)
-                    .filter(t -> !with.contains(t))
-                    .toList();
-            claims.add(q.difference(
-                    "dilemma." + r.x() + "." + r.y(),
-                    Claim.Topic.DILEMMA,
-                    "dilemma",
-                    q.words(q.lexicon().techniqueName(r.x()), q.lexicon().techniqueName(r.y())),
-                    r.trials(),
-                    without,
-                    q.success(r.y()),
-                    q.rho(q.lexicon().familyOf(r.y()))));
-        }
-        return claims;
+        return Dilemmas.pairs(q.evidence(), this::success).stream()
+                .limit(PAIRS)
+                .map(this::dilemma)
+                .toList();
+    }
+
+    private Claim dilemma(Dilemmas.Row r) {
+        Set<Trial> with = new HashSet<>(r.trials());
+        List<Trial> without = q.evidence().ownWith(r.y()).stream()
+                .filter(Evidence.Act::decided)
+                .map(Evidence.Act::trial)
+                .filter(t -> !with.contains(t))
+                .toList();
+        Claim c = q.difference(
+                "dilemma." + r.x() + "." + r.y(),
+                Claim.Topic.DILEMMA,
+                "dilemma",
+                q.words(q.lexicon().techniqueName(r.x()), q.lexicon().techniqueName(r.y())),
+                r.trials(),
+                without,
+                q.success(r.y()),
+                q.rho(q.lexicon().familyOf(r.y())));
+        return r.sure() ? c.noted(SequenceClaims.BADGE) : c;
     }
 
     static List<Dilemmas.Row> dilemmas(ClaimFactory q) {

@@ -9,6 +9,8 @@ import farglass.tendency.Dilemmas;
 import farglass.tendency.DwellTimes;
 import farglass.tendency.Evidence;
 import farglass.tendency.Reactions;
+import farglass.tendency.Sequence;
+import farglass.tendency.Sequences;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
@@ -26,13 +28,15 @@ import org.jspecify.annotations.Nullable;
  * @param answers what the athlete answers
  * @param answered what answers the athlete
  * @param dwell how long every place lasts and what follows, for places with at least 3 stays
+ * @param sequences favourite sequences, whether or not they are more than chance
  */
 public record Tables(
         List<Reactions.Row> answers,
         List<Reactions.Row> answered,
         List<Dilemmas.Row> dilemmas,
         List<Chain> chains,
-        List<Dwell> dwell) {
+        List<Dwell> dwell,
+        List<Sequence> sequences) {
     private static final int STAYS = 3;
     private static final int EXITS = 6;
 
@@ -66,7 +70,8 @@ public record Tables(
                 reactions.get(1),
                 ReactionsPage.dilemmas(q),
                 Chains.of(e, q.stream("chains")),
-                dwell(q));
+                dwell(q),
+                Sequences.of(e, q.stream("chains")));
     }
 
     private static List<Dwell> dwell(ClaimFactory q) {

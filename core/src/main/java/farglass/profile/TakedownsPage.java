@@ -1,13 +1,20 @@
 package farglass.profile;
 
+import static java.util.Objects.requireNonNull;
+
 import farglass.match.Span;
 import farglass.match.Tag;
+import farglass.stats.BetaPrior;
+import farglass.stats.Clustering;
 import farglass.stats.Trial;
 import farglass.tendency.Evidence;
+import farglass.tendency.MatchFacts;
 import farglass.tendency.Moment;
+import farglass.tendency.Opening;
 import java.util.ArrayList;
-import java.util.LinkedHashMap;
+import java.util.EnumMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import java.util.TreeMap;
@@ -17,6 +24,8 @@ import org.jspecify.annotations.Nullable;
 final class TakedownsPage {
     private static final Set<String> DOWN = Set.of("takedown", "guard-pull");
     private static final long SOON_MS = 20_000;
+    /** Grips for which it counts that either of the two may have the first. */
+    private static final double EITHER = 4;
 
     private final ClaimFactory q;
 
@@ -34,55 +43,65 @@ final class TakedownsPage {
         if (ground != null) {
             down.add(ground);
         }
-        Set<String> takedown = Set.of("takedown");
         return new ClaimPage(
                 Question.TAKEDOWNS,
                 List.of(
                         Section.of("takedowns.opening", openings()),
                         Section.of("takedowns.ground", down),
+                        Section.of("takedowns.pulled", pulled()),
                         Section.of("takedowns.grips", grips()),
+                        Section.of("takedowns.styles", Techniques.chosen(q, "takedown", "takedowns.chosen")),
                         Section.of("takedowns.works", Techniques.success(q, DOWN::contains)),
                         Section.of("takedowns.sides", Techniques.sides(q, "takedown")),
                         Section.of("takedowns.rates", Techniques.rates(q, DOWN::contains)),
-                        Section.of("takedowns.against", Techniques.against(q, takedown::contains))));
+                        Section.of("takedowns.against", Techniques.against(q, "takedown"))));
     }
 
     /** Who engages first, and how: one trial per match seen from its start. */
     private List<Claim> openings() {
-        List<Trial> pulls = new ArrayList<>();
-        List<Trial> shots = new ArrayList<>();
-        List<Trial> waits = new ArrayList<>();
+        Map<Opening, List<Trial>> openings = new EnumMap<>(Opening.class);
+        for (Opening o : Opening.values()) {
+            openings.put(o, new ArrayList<>());
+        }
         for (Evidence.Seen seen : q.evidence().matches()) {
-            Evidence.Act first = firstEngagement(seen);
-            if (first != null) {
-                boolean pull = "guard-pull".equals(first.family());
-                pulls.add(first.trial(first.own() && pull));
-                shots.add(first.trial(first.own() && !pull));
-                waits.add(first.trial(!first.own()));
+            MatchFacts.Act first = Opening.first(seen.facts());
+            if (first != null && seen.counts(first.action().t())) {
+                Opening how = Opening.of(first, seen.corner());
+                openings.forEach((o, trials) -> trials.add(seen.trial(first.index(), o == how)));
             }
         }
-        Map<String, List<Trial>> openings = new LinkedHashMap<>();
-        openings.put("opening.pull", pulls);
-        openings.put("opening.takedown", shots);
-        openings.put("opening.other", waits);
         List<Claim> claims = new ArrayList<>();
-        openings.forEach((key, trials) -> {
+        openings.forEach((o, trials) -> {
             if (trials.stream().anyMatch(Trial::worked)) {
-                claims.add(q.plain(key, Claim.Topic.OPENING, key, q.words(), trials));
+                String key = "opening." + o.name().toLowerCase(Locale.ROOT);
+                claims.add(q.proportion(
+                        key, Claim.Topic.OPENING, key, q.words(), trials, q.opening(o), Clustering.DEFAULT_RHO, 0));
             }
         });
         return claims;
     }
 
-    private Evidence.@Nullable Act firstEngagement(Evidence.Seen seen) {
-        List<Span> spans = seen.line().spans();
-        if (spans.isEmpty() || spans.get(0).leftTruncated()) {
-            return null;
+    /** Which guard the athlete's own pulls lead to. */
+    private List<Claim> pulled() {
+        List<Evidence.Act> pulls = q.evidence().ownOf("guard-pull").stream()
+                .filter(a -> a.action().completed() && a.action().to() != null)
+                .toList();
+        List<Claim> claims = new ArrayList<>();
+        if (pulls.size() >= Techniques.ATTEMPTS) {
+            pulls.stream()
+                    .map(a -> requireNonNull(a.action().to()))
+                    .distinct()
+                    .sorted()
+                    .forEach(place -> claims.add(q.plain(
+                            "pulled." + place,
+                            Claim.Topic.ENTRY,
+                            "takedowns.pulled.to",
+                            q.words(q.lexicon().positionName(place)),
+                            pulls.stream()
+                                    .map(a -> a.trial(place.equals(a.action().to())))
+                                    .toList())));
         }
-        return q.evidence().actsIn(seen).stream()
-                .filter(a -> DOWN.contains(a.family()))
-                .findFirst()
-                .orElse(null);
+        return Techniques.mostFirst(claims);
     }
 
     /** Seconds until both are no longer on their feet, per match seen from its start; null for a part of the match. */
@@ -130,7 +149,15 @@ final class TakedownsPage {
         }
         List<Claim> claims = new ArrayList<>();
         if (mine.size() >= Techniques.ATTEMPTS) {
-            claims.add(q.plain("grip.first", Claim.Topic.GRIP, "grip.first", q.words(), mine));
+            claims.add(q.proportion(
+                    "grip.first",
+                    Claim.Topic.GRIP,
+                    "grip.first",
+                    q.words(),
+                    mine,
+                    BetaPrior.fixed(0.5, EITHER, "either of the two"),
+                    Clustering.DEFAULT_RHO,
+                    0));
         }
         which.forEach((grip, at) -> {
             List<Trial> trials = new ArrayList<>();

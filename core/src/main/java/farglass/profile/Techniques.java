@@ -5,6 +5,7 @@ import farglass.match.Side;
 import farglass.match.Tag;
 import farglass.stats.BetaPrior;
 import farglass.stats.Clustering;
+import farglass.stats.GammaPrior;
 import farglass.stats.SideBias;
 import farglass.stats.Trial;
 import farglass.tendency.Evidence;
@@ -64,11 +65,71 @@ final class Techniques {
                 }
             }
         });
+        mostFirst(claims);
+        claims.addAll(landed(q, families));
+        return claims;
+    }
+
+    /** How often every own technique of some families works, in all the time of the matches. */
+    private static List<Claim> landed(ClaimFactory q, Predicate<String> families) {
+        List<Claim> claims = new ArrayList<>();
+        byTechnique(q, a -> families.test(a.family())).forEach((code, acts) -> {
+            List<Trial> worked = acts.stream()
+                    .filter(a -> a.action().completed())
+                    .map(Evidence.Act::trial)
+                    .toList();
+            if (acts.size() >= ATTEMPTS) {
+                Claim c = q.rate(
+                        "lands." + code,
+                        Claim.Topic.RATE,
+                        "lands.technique",
+                        q.words(q.lexicon().techniqueName(code)),
+                        worked,
+                        (place, role) -> true,
+                        GammaPrior.jeffreys());
+                if (c != null) {
+                    claims.add(c.against(q.landedMean(code), "average of the others in the library")
+                            .shown(Claim.Prominence.DETAIL));
+                }
+            }
+        });
         return mostFirst(claims);
     }
 
-    /** What the others try against the athlete, by family of techniques. */
-    static List<Claim> against(ClaimFactory q, Predicate<String> families) {
+    /** What the others try against the athlete: a whole family of techniques, then each of them. */
+    static List<Claim> against(ClaimFactory q, String family) {
+        List<Evidence.Act> all = q.evidence().acts(a -> !a.own() && a.family().equals(family) && a.decided());
+        List<Claim> claims = new ArrayList<>();
+        if (all.size() >= ATTEMPTS) {
+            claims.add(q.proportion(
+                    "against.all." + family,
+                    Claim.Topic.TECHNIQUE,
+                    "against.all." + family,
+                    q.words(),
+                    all.stream().map(Evidence.Act::trial).toList(),
+                    q.familySuccess(family),
+                    q.rho(family),
+                    0));
+            Claim suffered = q.rate(
+                    "suffers.all." + family,
+                    Claim.Topic.RATE,
+                    "suffers.all." + family,
+                    q.words(),
+                    all.stream()
+                            .filter(a -> a.action().completed())
+                            .map(Evidence.Act::trial)
+                            .toList(),
+                    (place, role) -> true,
+                    q.landed(family));
+            if (suffered != null) {
+                claims.add(suffered.shown(Claim.Prominence.DETAIL));
+            }
+        }
+        claims.addAll(against(q, family::equals));
+        return claims;
+    }
+
+    private static List<Claim> against(ClaimFactory q, Predicate<String> families) {
         List<Claim> claims = new ArrayList<>();
         group(q.evidence().acts(a -> !a.own() && families.test(a.family()))).forEach((code, acts) -> {
             List<Trial> trials = acts.stream()

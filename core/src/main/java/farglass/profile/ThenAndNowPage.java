@@ -6,10 +6,13 @@ import farglass.match.Role;
 import farglass.match.Tag;
 import farglass.stats.BetaPrior;
 import farglass.stats.Change;
+import farglass.stats.ClusteredShares;
+import farglass.stats.FalseDiscovery;
 import farglass.stats.Trial;
 import farglass.tendency.Evidence;
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -18,6 +21,7 @@ import java.util.Objects;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.TreeSet;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 
 /** Has the game changed? Entries by year, early against late, and what came before every new branch. */
@@ -27,7 +31,15 @@ final class ThenAndNowPage {
     /** What has hardly moved is not listed. */
     private static final double LIKELY = 0.5;
 
+    /** Occurrences then, now and of the technique itself from which on it is asked whether a change is chance. */
+    private static final int OCCURRENCES = 6;
+    /** Of all changes that are called more than chance, so many may be chance. */
+    private static final double RATE = 0.10;
+
     private final ClaimFactory q;
+    /** By claim, the chance that so much would move if nothing had changed. */
+    private final Map<String, Double> compared = new LinkedHashMap<>();
+
     private final @Nullable LocalDate line;
 
     private ThenAndNowPage(ClaimFactory q) {
@@ -66,6 +78,7 @@ final class ThenAndNowPage {
                     .forEach(family -> used(family, changed));
             worked(changed);
             newBranches(fresh);
+            sure(changed);
             changed.sort(Comparator.comparingDouble(
                             (Claim c) -> Math.abs(c.estimate().mean()))
                     .reversed());
@@ -156,6 +169,35 @@ final class ThenAndNowPage {
         });
     }
 
+    /** Whether there is so much that a change could be told from chance at all. */
+    private static boolean enough(List<Trial> then, List<Trial> now) {
+        long worked =
+                Stream.concat(then.stream(), now.stream()).filter(Trial::worked).count();
+        return Math.min(then.size(), now.size()) >= OCCURRENCES && worked >= OCCURRENCES;
+    }
+
+    /** By match: what is done in one match is done there for reasons of its own. */
+    private static Collection<ClusteredShares.Counts> byMatch(List<Trial> trials) {
+        Map<String, int[]> counts = new TreeMap<>();
+        for (Trial t : trials) {
+            int[] n = counts.computeIfAbsent(t.tag().match(), k -> new int[2]);
+            n[0] += t.worked() ? 1 : 0;
+            n[1]++;
+        }
+        return counts.values().stream()
+                .map(n -> new ClusteredShares.Counts(n[0], n[1]))
+                .toList();
+    }
+
+    /** Marks what changed by more than chance, at a false discovery rate of 10 % over all that was compared. */
+    private void sure(List<Claim> claims) {
+        List<String> ids = List.copyOf(compared.keySet());
+        double[] adjusted = FalseDiscovery.adjusted(
+                compared.values().stream().mapToDouble(p -> p).toArray());
+        claims.replaceAll(
+                c -> ids.contains(c.id()) && adjusted[ids.indexOf(c.id())] <= RATE ? c.noted(SequenceClaims.BADGE) : c);
+    }
+
     private void worked(List<Claim> claims) {
         Techniques.byTechnique(q, a -> a.decided() && PositionGroups.ATTACKS.contains(a.family()))
                 .forEach((code, acts) -> change(
@@ -186,6 +228,9 @@ final class ThenAndNowPage {
             return;
         }
         String family = q.lexicon().familyOf(code);
+        if (enough(then, now)) {
+            compared.put(id, ClusteredShares.p(byMatch(then), byMatch(now)));
+        }
         double moved = Change.moved(then, now, prior, q.rho(family), LIKELY);
         if (moved < LIKELY) {
             return;

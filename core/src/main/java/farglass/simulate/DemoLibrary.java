@@ -18,7 +18,12 @@ public final class DemoLibrary {
     /** Matches that come with made-up footage. */
     public static final int FILMED = 6;
 
+    private static final int MAIN = 4;
     private static final int OWN_MATCHES = 9;
+    private static final int MORE_MATCHES = 5;
+    /** Since this day one of the opponents passes in another way. */
+    static final LocalDate JUNO_CHANGED = LocalDate.of(2029, 11, 25);
+
     private static final LocalDate FIRST = LocalDate.of(2028, 3, 4);
     private static final String DIVISION = "women featherweight";
 
@@ -50,6 +55,9 @@ public final class DemoLibrary {
                 .guard("HFG", 4)
                 .guard("KNS", 3)
                 .guard("BTF", 1.5)
+                .sequence("collar-drag", "single-leg", "knee-cut")
+                .sequence("half-guard-sweep", "underhook-sweep")
+                .dilemma("half-guard-sweep", "underhook-sweep")
                 .then("collar-drag", "single-leg", "collar-drag")
                 .then("knee-cut", "knee-cut", "half-guard-pass")
                 .answers("guard-pull", "knee-cut")
@@ -80,10 +88,13 @@ public final class DemoLibrary {
                 .skilled("enter-guard", 0.6)
                 .active("guard-entry", 1.6)
                 .active("recovery", 1.4)
-                .guard("LAS", 5)
-                .guard("SPD", 3)
+                .guard("LAS", 6)
+                .guard("SPD", 4)
                 .guard("CSG", 1.2)
                 .guard("CLG", 1)
+                .sequence("guard-pull", "lasso-sweep", "triangle")
+                .sequence("enter-guard", "spider-sweep", "omoplata")
+                .dilemma("lasso-sweep", "triangle")
                 .then("lasso-sweep", "triangle", "lasso-sweep")
                 .then("spider-sweep", "triangle")
                 .then("triangle", "armbar", "omoplata")
@@ -102,7 +113,8 @@ public final class DemoLibrary {
                 .active("pin-advance", 1.4)
                 .does(4, "toreando")
                 .does(3, "x-pass", "leg-drag")
-                .does(1, "long-step", "knee-cut")
+                .does(1, "long-step")
+                .does(0.3, "knee-cut")
                 .does(5, "to-knee-on-belly")
                 .does(1.5, "to-mount")
                 .does(3, "cross-collar-choke")
@@ -118,6 +130,9 @@ public final class DemoLibrary {
                 .guard("SIT", 2)
                 .guard("DLR", 3)
                 .guard("OPN", 1)
+                .sequence("toreando", "x-pass", "to-knee-on-belly")
+                .sequence("to-knee-on-belly", "cross-collar-choke")
+                .dilemma("toreando", "x-pass")
                 .then("toreando", "x-pass", "toreando", "to-knee-on-belly")
                 .then("x-pass", "toreando", "to-knee-on-belly")
                 .then("to-knee-on-belly", "cross-collar-choke", "baseball-choke")
@@ -127,8 +142,17 @@ public final class DemoLibrary {
                 .build();
     }
 
-    /** A likely opponent of the made-up scenario. */
+    /** A likely opponent of the made-up scenario, as she fights now. */
     public static Style juno() {
+        return juno("body-lock-pass").build();
+    }
+
+    /** As she fought until {@link #JUNO_CHANGED}: she smashed through the half guard. */
+    static Style earlierJuno() {
+        return juno("smash-pass").build();
+    }
+
+    private static Style.Builder juno(String pass) {
         return Style.of("juno-fastrel", "Juno Fastrel", "Grey Heron", "#3c4a57", "dark blue, taped ankle")
                 .does(4, "double-leg", "single-leg")
                 .does(3, "snap-down", "go-behind")
@@ -137,8 +161,8 @@ public final class DemoLibrary {
                 .active("guard-pull", 0.05)
                 .active("submission", 0.8)
                 .active("stand-up", 2)
-                .does(3, "body-lock-pass")
-                .does(2, "over-under", "smash-pass")
+                .does(4, pass)
+                .does(1, "over-under")
                 .does(3, "guillotine", "darce", "anaconda")
                 .does(1, "arm-triangle", "kimura")
                 .does(1, "to-mount", "back-take", "hook-insert", "technical-stand-up", "guard-recovery")
@@ -153,13 +177,15 @@ public final class DemoLibrary {
                 .guard("HFG", 2)
                 .guard("BTF", 2)
                 .guard("SIT", 1)
-                .then("single-leg", "double-leg", "body-lock-pass")
-                .then("double-leg", "single-leg", "body-lock-pass")
+                .sequence("single-leg", "double-leg", pass)
+                .sequence("to-mount", "arm-triangle")
+                .dilemma("single-leg", "double-leg")
+                .then("single-leg", "double-leg", pass)
+                .then("double-leg", "single-leg", pass)
                 .then("snap-down", "go-behind", "guillotine")
-                .then("body-lock-pass", "over-under", "body-lock-pass", "to-mount")
-                .answers("guard-pull", "body-lock-pass", "over-under")
-                .answers("single-leg", "guillotine", "snap-down")
-                .build();
+                .then(pass, "over-under", pass, "to-mount")
+                .answers("guard-pull", pass, "over-under")
+                .answers("single-leg", "guillotine", "snap-down");
     }
 
     private static Style filler(int i) {
@@ -177,10 +203,10 @@ public final class DemoLibrary {
                 .does(1, "to-mount", "to-knee-on-belly", "back-take", "hook-insert", "rear-choke", "armbar", "triangle")
                 .does(1, "cross-collar-choke", "straight-ankle", "guard-recovery", "half-recovery", "hip-escape")
                 .does(1, "enter-guard", "technical-stand-up", "turtle-roll", "back-escape")
-                .guard("CLG", 2)
-                .guard("HFG", 2)
-                .guard("DLR", i == 2 ? 4 : 1)
-                .guard("SIT", 1)
+                .guard("CLG", 1.5)
+                .guard("HFG", 1.5)
+                .guard("DLR", i == 2 ? 4 : 2)
+                .guard("SIT", 1.5)
                 .guard("BTF", 1);
         if (i == 1) {
             b.does(4, "straight-ankle", "leg-entry").active("submission", 1.3);
@@ -264,24 +290,38 @@ public final class DemoLibrary {
     public static List<MatchRecord> matches(Lexicon lexicon, long seed) {
         MatchMaker maker = new MatchMaker(lexicon);
         List<MatchRecord> made = new ArrayList<>();
-        List<Style> main = List.of(ansa(), brisa(), odile(), juno());
         int n = 0;
         for (int round = 0; round < OWN_MATCHES; round++) {
-            for (int m = 0; m < main.size(); m++) {
+            for (int m = 0; m < MAIN; m++) {
                 Style other = filler((round + 2 * m) % 5);
-                made.add(make(maker, n++, round, main.get(m), other, seed));
+                LocalDate day = FIRST.plusDays(round * 118L + n % 7 * 5L);
+                made.add(make(maker, n++, round, day, main(day).get(m), other, seed));
             }
         }
         for (int[] pair : new int[][] {{0, 1}, {0, 2}, {1, 3}, {2, 3}, {0, 1}}) {
-            made.add(make(maker, n, 6 + n % 3, main.get(pair[0]), main.get(pair[1]), seed));
+            int round = 6 + n % 3;
+            LocalDate day = FIRST.plusDays(round * 118L + n % 7 * 5L);
+            made.add(
+                    make(maker, n, round, day, main(day).get(pair[0]), main(day).get(pair[1]), seed));
             n++;
+        }
+        for (int more = 0; more < MORE_MATCHES; more++) {
+            for (int m = 0; m < MAIN; m++) {
+                Style other = filler((more + 2 * m + 3) % 5);
+                LocalDate day = FIRST.plusDays(59 + more * 190L + n % 7 * 3L);
+                made.add(make(maker, n++, more, day, main(day).get(m), other, seed));
+            }
         }
         return film(made).stream().map(r -> SecondTagging.of(r, lexicon)).toList();
     }
 
-    private static MatchRecord make(MatchMaker maker, int n, int round, Style a, Style b, long seed) {
+    /** The four whose game is told, as they fight on a day. */
+    private static List<Style> main(LocalDate day) {
+        return List.of(ansa(), brisa(), odile(), day.isBefore(JUNO_CHANGED) ? earlierJuno() : juno());
+    }
+
+    private static MatchRecord make(MatchMaker maker, int n, int round, LocalDate date, Style a, Style b, long seed) {
         boolean noGi = round % 4 == 3;
-        LocalDate date = FIRST.plusDays(round * 118L + n % 7 * 5L);
         String[] events = {"Harrow Spring Cup", "Tidewall Invitational", "Lantern Bay Open", "Saltmarsh Night"};
         String[] rounds = {"first round", "quarter-final", "semi-final", "final"};
         String event = noGi ? "Saltmarsh Night" : events[round % 3];

@@ -39,6 +39,12 @@ public final class MatchMaker {
     private static final long FIRST_STOP_MS = 10_000;
 
     private static final long SETTLE_MS = 2500;
+    /** Chance that a favourite sequence goes on when it can. */
+    private static final double FAVOURED = 0.8;
+    /** Added to the log odds of the second of a pair of attacks right after the first. */
+    private static final double OPENED = 1.8;
+
+    private static final long SOON_MS = 10_000;
 
     private final Lexicon lexicon;
 
@@ -83,6 +89,8 @@ public final class MatchMaker {
         private long settled;
         /** What was just tried, which calls for what comes next; null when nothing was. */
         private @Nullable Option cue;
+        /** When it was tried. */
+        private long tried;
 
         private @Nullable Result result;
 
@@ -132,6 +140,14 @@ public final class MatchMaker {
 
         private void step() {
             List<Option> options = options();
+            Option favourite = favourite(options);
+            if (favourite != null && rng.nextDouble() < FAVOURED) {
+                now = Math.max(now, settled) + 500 + rng.nextInt(3000);
+                if (now < setting.lengthMs() - 500) {
+                    attempt(favourite);
+                    return;
+                }
+            }
             Option usual = rng.nextDouble() < Habits.FOLLOWED ? usual(options) : null;
             if (usual != null) {
                 now = Math.max(now, settled) + 500 + rng.nextInt(3000);
@@ -160,6 +176,22 @@ public final class MatchMaker {
             if (now >= FIRST_STOP_MS) {
                 stop();
             }
+        }
+
+        /** The next step of a favourite sequence of the one who acted, or null. */
+        private @Nullable Option favourite(List<Option> options) {
+            if (cue == null) {
+                return null;
+            }
+            Corner by = cue.by();
+            for (String code : style(by).next(cue.technique().code())) {
+                for (Option o : options) {
+                    if (o.by() == by && o.technique().code().equals(code)) {
+                        return o;
+                    }
+                }
+            }
+            return null;
         }
 
         /**
@@ -248,7 +280,12 @@ public final class MatchMaker {
             double odds = requireNonNull(SimulatedRates.ODDS.get(technique.family()))
                     + style.skill(technique.code(), technique.family())
                     - style(o.by().other()).defence(technique.family());
-            boolean works = rng.nextDouble() < 1 / (1 + Math.exp(-odds));
+            boolean opened = cue != null
+                    && cue.by() == o.by()
+                    && now - tried < SOON_MS
+                    && style.opens(cue.technique().code(), technique.code());
+            boolean works = rng.nextDouble() < 1 / (1 + Math.exp(-odds - (opened ? OPENED : 0)));
+            tried = now;
             Side side = technique.sided() ? side(style.right(technique.family())) : null;
             Tag.Action begun =
                     Tag.Action.of(MatchTime.ofMs(now), o.by(), technique.code()).sided(side);

@@ -40,6 +40,11 @@ final class SecondTagging {
             "single-leg", "head-inside",
             "cross-collar-choke", "second-hand-deep");
 
+    /** Whose fault comes again and is punished. */
+    static final String FAULTY = "juno-fastrel";
+
+    static final String FAULT = "head down on the way in";
+
     private record Lesson(String fault, String instead, String praise) {}
 
     private static final Map<String, List<Lesson>> LESSONS = Map.of(
@@ -165,6 +170,10 @@ final class SecondTagging {
     }
 
     private void remark(List<Tag> all, int at, Tag.Action a, String family, boolean worked) {
+        if (record.athlete(a.by()).id().equals(FAULTY) && family.equals("takedown") && !worked) {
+            fault(all, at, a);
+            return;
+        }
         List<Lesson> lessons = LESSONS.get(family);
         if (lessons == null || !chance(worked ? 0.12 : 0.16)) {
             return;
@@ -176,6 +185,14 @@ final class SecondTagging {
             Boolean punished = chance(0.15) ? null : Boolean.valueOf(punished(all, at, a.by()));
             tags.add(said(
                     a, RemarkKind.ERROR, lesson.fault(), Map.of("technique", lesson.instead()), punished, Map.of()));
+        }
+    }
+
+    /** The one fault that comes again: whenever it cost something, and now and then when it did not. */
+    private void fault(List<Tag> all, int at, Tag.Action a) {
+        boolean cost = punished(all, at, a.by());
+        if (cost || chance(0.4)) {
+            tags.add(said(a, RemarkKind.ERROR, FAULT, Map.of("technique", "single-leg"), cost, Map.of()));
         }
     }
 

@@ -1,5 +1,6 @@
 package farglass.simulate;
 
+import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -15,6 +16,8 @@ import java.util.Map;
  * @param guards guards this athlete goes to, with weights
  * @param goesOn by own attempt, what this athlete goes on with, before what is usual
  * @param answers by the other's attempt, what this athlete answers, before what is usual
+ * @param sequences favourite sequences: one step tried, the next follows whenever it can
+ * @param dilemmas pairs of own attempts of which the second works better right after the first
  */
 public record Style(
         String id,
@@ -29,7 +32,9 @@ public record Style(
         Map<String, Double> toRight,
         Map<String, Double> guards,
         Map<String, List<String>> goesOn,
-        Map<String, List<String>> answers) {
+        Map<String, List<String>> answers,
+        List<List<String>> sequences,
+        List<List<String>> dilemmas) {
     static final double UNNAMED = 0.03;
 
     double weight(String technique) {
@@ -61,6 +66,23 @@ public record Style(
         return answers.getOrDefault(technique, List.of());
     }
 
+    /** What follows an own attempt in a favourite sequence. */
+    List<String> next(String technique) {
+        List<String> next = new ArrayList<>();
+        for (List<String> s : sequences) {
+            int at = s.indexOf(technique);
+            if (at >= 0 && at + 1 < s.size()) {
+                next.add(s.get(at + 1));
+            }
+        }
+        return next;
+    }
+
+    /** Whether the second works better right after the first. */
+    boolean opens(String first, String second) {
+        return dilemmas.contains(List.of(first, second));
+    }
+
     static Builder of(String id, String name, String team, String colour, String marker) {
         return new Builder(id, name, team, colour, marker);
     }
@@ -80,6 +102,8 @@ public record Style(
         private final Map<String, Double> guards = new LinkedHashMap<>();
         private final Map<String, List<String>> goesOn = new LinkedHashMap<>();
         private final Map<String, List<String>> answers = new LinkedHashMap<>();
+        private final List<List<String>> sequences = new ArrayList<>();
+        private final List<List<String>> dilemmas = new ArrayList<>();
 
         private Builder(String id, String name, String team, String colour, String marker) {
             this.id = id;
@@ -87,6 +111,16 @@ public record Style(
             this.team = team;
             this.colour = colour;
             this.marker = marker;
+        }
+
+        Builder sequence(String... techniques) {
+            sequences.add(List.of(techniques));
+            return this;
+        }
+
+        Builder dilemma(String first, String second) {
+            dilemmas.add(List.of(first, second));
+            return this;
         }
 
         Builder does(double weight, String... techniques) {
@@ -133,7 +167,8 @@ public record Style(
 
         Style build() {
             return new Style(
-                    id, name, team, colour, marker, mix, activity, skill, defence, toRight, guards, goesOn, answers);
+                    id, name, team, colour, marker, mix, activity, skill, defence, toRight, guards, goesOn, answers,
+                    sequences, dilemmas);
         }
     }
 }

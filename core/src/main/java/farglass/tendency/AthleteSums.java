@@ -24,6 +24,8 @@ final class AthleteSums {
     private @Nullable Map<String, Map<String, Integer>> answers;
     /** By place and role, then how it was left; null until asked for. */
     private @Nullable Map<Situation, Map<String, Integer>> exits;
+    /** By place and role, then technique: stays in which it was tried; null until asked for. */
+    private @Nullable Map<Situation, Map<String, Integer>> stays;
 
     AthleteSums(String athlete, List<MatchFacts> matches) {
         this.athlete = athlete;
@@ -84,6 +86,15 @@ final class AthleteSums {
             exits = sums(f -> f.exitCounts(f.record().cornerOf(athlete).orElseThrow()));
         }
         return exits.getOrDefault(stand, Map.of());
+    }
+
+    /** In how many stays in a place each technique was tried, and under {@link PlaceStays#ALL} all stays. */
+    synchronized Map<String, Integer> stays(Situation at) {
+        if (stays == null) {
+            stays = sums(
+                    f -> PlaceStays.counts(f.stays(f.record().cornerOf(athlete).orElseThrow())));
+        }
+        return stays.getOrDefault(at, Map.of());
     }
 
     private <K> Map<K, Map<String, Integer>> sums(Function<MatchFacts, Map<K, Map<String, Integer>>> of) {

@@ -32,8 +32,11 @@ import org.jspecify.annotations.Nullable;
  */
 public final class Baseline {
     private static final double TECHNIQUE_ATTEMPTS = 20;
-    private static final int ATHLETES = 3;
+    /** Others from whom an average is fitted. */
+    static final int ATHLETES = 3;
+
     private static final double MS_PER_MINUTE = 60_000;
+    private static final String LANDED = "landed ";
 
     private final Lexicon lexicon;
     private final Map<String, AthleteSums> athletes;
@@ -53,6 +56,9 @@ public final class Baseline {
      * @param of a trigger, or a place and role
      */
     private record Row(Object of, List<String> categories, String athlete) {}
+
+    /** What is tried in the stays in a place. */
+    private record Stays(Situation at) {}
 
     /** What was fitted, and for whom, who is left out. */
     private record Asked(String key, String athlete) {}
@@ -121,7 +127,8 @@ public final class Baseline {
             if (whose.stream()
                     .allMatch(w -> w.equals(asked.athlete())
                             || (!times.contains(w)
-                                    && !requireNonNull(tries.get(w)).contains(asked.key())))) {
+                                    && !requireNonNull(tries.get(w))
+                                            .contains(asked.key().replace(LANDED, ""))))) {
                 b.rates.put(asked, prior);
             }
         });
@@ -134,11 +141,16 @@ public final class Baseline {
     }
 
     private static boolean same(Object of, @Nullable AthleteSums was, @Nullable AthleteSums is) {
-        return was != null
-                && is != null
-                && (of instanceof Situation stand
-                        ? was.exits(stand).equals(is.exits(stand))
-                        : was.answers((String) of).equals(is.answers((String) of)));
+        return was != null && is != null && sameCounts(of, was, is);
+    }
+
+    private static boolean sameCounts(Object of, AthleteSums was, AthleteSums is) {
+        if (of instanceof Stays s) {
+            return was.stays(s.at()).equals(is.stays(s.at()));
+        }
+        return of instanceof Situation stand
+                ? was.exits(stand).equals(is.exits(stand))
+                : was.answers((String) of).equals(is.answers((String) of));
     }
 
     private List<Counts> others(String key, String athlete) {
@@ -233,6 +245,47 @@ public final class Baseline {
                 : rates.computeIfAbsent(new Asked(technique, athlete), k -> fitRate(t, athlete));
     }
 
+    /**
+     * Prior of how often attempts of a family work per minute of live time, wherever the time is spent.
+     */
+    public GammaPrior landed(String family, String athlete) {
+        String key = "@" + family;
+        return rates.computeIfAbsent(new Asked(LANDED + key, athlete), k -> {
+            List<GammaPrior.Counts> list = new ArrayList<>();
+            athletes.forEach((who, sums) -> {
+                double ms = who.equals(athlete)
+                        ? 0
+                        : sums.ms().values().stream().mapToLong(m -> m).sum();
+                int[] n = sums.tries(key);
+                if (ms > 0) {
+                    list.add(new GammaPrior.Counts(n == null ? 0 : n[0], ms / MS_PER_MINUTE));
+                }
+            });
+            return list.size() < ATHLETES
+                    ? GammaPrior.jeffreys()
+                    : GammaPrior.fit(list, "library, " + list.size() + " others");
+        });
+    }
+
+    /**
+     * How often a technique works for the others per minute of live time, those who never try it with them; NaN without
+     * others. No prior: what a few do often and most never do leans on nobody.
+     */
+    public double landedMean(String technique, String athlete) {
+        double events = 0;
+        double ms = 0;
+        int seen = 0;
+        for (Map.Entry<String, AthleteSums> e : athletes.entrySet()) {
+            if (!e.getKey().equals(athlete)) {
+                int[] n = e.getValue().tries(technique);
+                events += n == null ? 0 : n[0];
+                ms += e.getValue().ms().values().stream().mapToLong(m -> m).sum();
+                seen++;
+            }
+        }
+        return seen < ATHLETES || ms == 0 ? Double.NaN : events / ms * MS_PER_MINUTE;
+    }
+
     private GammaPrior fitRate(Technique t, String athlete) {
         List<GammaPrior.Counts> list = new ArrayList<>();
         Set<Situation> counted = stands(t);
@@ -285,6 +338,47 @@ public final class Baseline {
             }
         });
         return sum;
+    }
+
+    /** Prior of how often a match begins in a way. */
+    public BetaPrior opening(Opening how, String athlete) {
+        return perMatch(how.key(), athlete);
+    }
+
+    /** Prior of how often a match is won, or lost, by submission. */
+    public BetaPrior submission(boolean won, String athlete) {
+        return perMatch(won ? MatchFacts.WON : MatchFacts.LOST, athlete);
+    }
+
+    private BetaPrior perMatch(String key, String athlete) {
+        return priors.computeIfAbsent(new Asked(key, athlete), k -> {
+            List<Counts> others = others(key, athlete);
+            return others.size() < ATHLETES
+                    ? BetaPrior.few(others)
+                    : BetaPrior.fit(others, "library, " + others.size() + " others");
+        });
+    }
+
+    /** Prior of the share of the stays in a place in which a technique is tried. */
+    public BetaPrior tried(Situation at, String technique, String athlete) {
+        return rows.computeIfAbsent(
+                        new Row(new Stays(at), List.of(technique), athlete),
+                        k -> List.of(fitTried(at, technique, athlete)))
+                .get(0);
+    }
+
+    private BetaPrior fitTried(Situation at, String technique, String athlete) {
+        List<Counts> others = new ArrayList<>();
+        athletes.forEach((who, sums) -> {
+            Map<String, Integer> stays = who.equals(athlete) ? Map.of() : sums.stays(at);
+            int n = stays.getOrDefault(PlaceStays.ALL, 0);
+            if (n > 0) {
+                others.add(new Counts(stays.getOrDefault(technique, 0), n));
+            }
+        });
+        return others.size() < ATHLETES
+                ? BetaPrior.few(others)
+                : BetaPrior.fit(others, "library, " + others.size() + " others in this place");
     }
 
     /** Priors of the shares of some answers to a trigger, from how the others answer it. */

@@ -5,7 +5,10 @@ import farglass.lexicon.Technique;
 import farglass.match.CallKind;
 import farglass.match.Corner;
 import farglass.match.MatchRecord;
+import farglass.match.Method;
 import farglass.match.PositionLine;
+import farglass.match.RecordKind;
+import farglass.match.Result;
 import farglass.match.Role;
 import farglass.match.Side;
 import farglass.match.Situation;
@@ -31,6 +34,10 @@ import org.jspecify.annotations.Nullable;
  * others keep theirs.
  */
 public final class MatchFacts {
+    /** Under this stands whether a match was won by submission. */
+    static final String WON = "won by submission";
+    /** Under this stands whether it was lost by submission. */
+    static final String LOST = "lost by submission";
     /** Of an athlete in a place. */
     static final List<Role> ROLES = List.of(Role.HOLDER, Role.GUARD, Role.UNDER, Role.NEUTRAL);
 
@@ -47,6 +54,7 @@ public final class MatchFacts {
     private final Map<Corner, Map<String, Map<String, Integer>>> answerCounts = new EnumMap<>(Corner.class);
     private final Map<Corner, Map<Situation, Map<String, Integer>>> exitCounts = new EnumMap<>(Corner.class);
     private final Map<Corner, Map<Situation, List<Transition>>> transitions = new EnumMap<>(Corner.class);
+    private final Map<Corner, List<PlaceStays.Stay>> stays = new EnumMap<>(Corner.class);
     private @Nullable List<Step> score;
     /** By tag, as far as they were asked for. */
     private final TagRef[] refs;
@@ -62,7 +70,8 @@ public final class MatchFacts {
      * Sums of one corner.
      *
      * @param tries by technique, by {@code @family}, and {@code *}: attempts that worked, attempts whose outcome was
-     * seen, all; by {@code side family}: attempts begun to the right, attempts with a side, the same
+     * seen, all; by {@code side family}: attempts begun to the right, attempts with a side, the same; by
+     * {@link Opening#key}, {@link #WON} and {@link #LOST}: whether the match began or ended so, and 1
      * @param ms live time by place and role
      */
     record Tally(Map<String, int[]> tries, Map<Situation, Long> ms) {}
@@ -166,6 +175,11 @@ public final class MatchFacts {
                 .orElse(a.family() == null ? "other" : a.family());
     }
 
+    /** Whether a completed action ended the match. */
+    boolean finishes(Tag.Action a) {
+        return family(a).equals("submission") && record.kind() == RecordKind.MATCH;
+    }
+
     private Tally tally(Corner c) {
         Map<String, int[]> tries = new HashMap<>();
         for (Act act : acts) {
@@ -188,6 +202,19 @@ public final class MatchFacts {
                 n[1]++;
                 n[2]++;
             }
+        }
+        Act first = Opening.first(this);
+        if (first != null) {
+            Opening how = Opening.of(first, c);
+            for (Opening o : Opening.values()) {
+                tries.put(o.key(), new int[] {o == how ? 1 : 0, 1, 1});
+            }
+        }
+        Result result = record.details().result();
+        if (result != null) {
+            boolean tapped = result.method() == Method.SUBMISSION;
+            tries.put(WON, new int[] {tapped && result.winner() == c ? 1 : 0, 1, 1});
+            tries.put(LOST, new int[] {tapped && result.winner() == c.other() ? 1 : 0, 1, 1});
         }
         Map<Situation, Long> ms = new LinkedHashMap<>();
         for (Span s : line.spans()) {
@@ -219,6 +246,11 @@ public final class MatchFacts {
     /** How a corner's stays in single places ended, by place and role; censored ones left out. */
     synchronized Map<Situation, List<Transition>> transitions(Corner me) {
         return transitions.computeIfAbsent(me, c -> Transition.of(this, c));
+    }
+
+    /** A corner's stays in places, in order. */
+    synchronized List<PlaceStays.Stay> stays(Corner me) {
+        return stays.computeIfAbsent(me, c -> PlaceStays.of(this, c));
     }
 
     /** The exchanges of the whole match as a corner sees them. */

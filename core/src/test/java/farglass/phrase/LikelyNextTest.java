@@ -106,6 +106,40 @@ class LikelyNextTest {
     }
 
     @Test
+    void withoutAnyFilmWhatIsUsuallyTriedThereComesFirst() {
+        LikelyNext model = LikelyNext.of(List.of(), LEXICON);
+        MatchRecord half = Records.of(Records.start(), Records.guard(1, "HFG", Corner.A));
+        Span here = PositionLine.of(half, LEXICON).current(MatchTime.ofMs(2000)).orElseThrow();
+        assertThat(model.after(here, null, half, 5))
+                .extracting(s -> s.by() + " " + s.technique())
+                .contains("B knee-cut", "A half-guard-sweep")
+                .noneMatch(s -> s.contains("americana"));
+        List<MatchRecord> all = DemoLibrary.matches(LEXICON, 7);
+        int asked = 0;
+        int right = 0;
+        for (MatchRecord r : all) {
+            PositionLine line = PositionLine.of(r, LEXICON);
+            for (int i = 0; i < r.tags().size(); i++) {
+                if (r.tags().get(i) instanceof Tag.Action a
+                        && !LEXICON.familyOf(a.technique()).equals("grip")) {
+                    int tag = i;
+                    Span place = line.spans().stream()
+                            .filter(s -> s.from().compareTo(a.t()) <= 0 && s.tag() < tag)
+                            .reduce((x, y) -> y)
+                            .orElseThrow();
+                    asked++;
+                    right += model.after(place, null, r, 5).stream()
+                                    .anyMatch(s ->
+                                            s.by() == a.by() && s.technique().equals(a.technique()))
+                            ? 1
+                            : 0;
+                }
+            }
+        }
+        assertThat((double) right / asked).as("%d of %d", right, asked).isGreaterThan(0.55);
+    }
+
+    @Test
     void withoutAnyFilmTheLexiconsGraphIsOffered() {
         LikelyNext model = LikelyNext.of(List.of(), LEXICON);
         List<LikelyNext.Suggestion> next = after(model, match("n", "a", "b"), 5);

@@ -21,6 +21,7 @@ import javafx.scene.Node;
 import javafx.scene.Scene;
 import javafx.scene.control.Button;
 import javafx.scene.control.Labeled;
+import javafx.scene.control.ListView;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.input.KeyCode;
 import javafx.stage.Stage;
@@ -73,6 +74,15 @@ abstract class DeskDriver {
     /** What the library holds before the window opens. */
     void fill(Library library) throws Exception {
         Demo.fill(library);
+    }
+
+    /** Goes to the profile, to its page of claims. */
+    void toClaims() throws Exception {
+        press(KeyCode.CONTROL, KeyCode.DIGIT4);
+        fire("#page-CLAIMS");
+        await(
+                "claims are there",
+                () -> !((ListView<?>) find("#claims")).getItems().isEmpty());
     }
 
     /** Closes the library and opens it anew. */

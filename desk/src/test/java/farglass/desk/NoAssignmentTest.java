@@ -91,6 +91,7 @@ class NoAssignmentTest extends DeskDriver {
     @Test
     void aDotSaysWhatItIsWhenItIsAskedFor() throws Exception {
         choose();
+        fire("#page-CLAIMS");
         await("a row", () -> scene.lookup("#claims .dot") != null);
         ClaimRow row = onFx(() -> (ClaimRow) scene.lookup("#claims .claim"));
         Dot dot = onFx(() -> (Dot) row.lookup(".dot"));

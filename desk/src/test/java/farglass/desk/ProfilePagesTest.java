@@ -36,7 +36,7 @@ class ProfilePagesTest extends DeskDriver {
 
     @BeforeEach
     void goThere() throws Exception {
-        press(KeyCode.CONTROL, KeyCode.DIGIT4);
+        toClaims();
         station = (ProfileStation) shell.station(3);
         await("claims are there", () -> station.claims().size() > 5);
     }
@@ -127,7 +127,7 @@ class ProfilePagesTest extends DeskDriver {
             return null;
         });
         await("the other athlete's page", () -> shows("#station-profile", "Fastrel play"));
-        await("the other athlete's matches", () -> shows("#station-profile", "11 matches"));
+        await("the other athlete's matches", () -> shows("#station-profile", "16 matches"));
         fire("#own-claim");
         onFx(() -> {
             ((TextField) find("#own-query")).setText("double leg");
@@ -219,7 +219,7 @@ class ProfilePagesTest extends DeskDriver {
     @Test
     void aSetOfMatchesIsNamedAndChosen() throws Exception {
         fire("#attire-no-gi");
-        await("fewer matches", () -> shows("#station-profile", "3 matches"));
+        await("fewer matches", () -> shows("#station-profile", "4 matches"));
         fire("#filter-more");
         onFx(() -> {
             TextField name = find("#filter-set-name");
@@ -228,12 +228,12 @@ class ProfilePagesTest extends DeskDriver {
             return null;
         });
         fire("#attire-all");
-        await("all again", () -> shows("#station-profile", "12 matches"));
+        await("all again", () -> shows("#station-profile", "17 matches"));
         onFx(() -> {
             this.<ComboBox<String>>find("#filter-set").setValue("without the gi");
             return null;
         });
-        await("the set alone", () -> shows("#station-profile", "3 matches"));
+        await("the set alone", () -> shows("#station-profile", "4 matches"));
     }
 
     private static String text(Path pdf) throws Exception {
@@ -265,7 +265,7 @@ class ProfilePagesTest extends DeskDriver {
                 .contains(desk.claimWriter().counts(p.claims().get(0)))
                 .contains("SOURCES");
         try (PDDocument d = Loader.loadPDF(dossier.toFile())) {
-            assertThat(d.getNumberOfPages()).isEqualTo(2);
+            assertThat(d.getNumberOfPages()).isBetween(4, 5);
         }
         assertThat(text(report)).contains("Report for Ansa Kellivar").contains("Tap early");
         assertThat(Files.readString(json)).contains("farglass.profile/1");
@@ -281,7 +281,7 @@ class ProfilePagesTest extends DeskDriver {
             desk.profiled().set("ansa-kellivar");
             return null;
         });
-        fire("#page-REPORT");
+        fire("#page-OWN_REPORT");
         await("faults", () -> scene.lookup("#report") != null && shows("#report", "went free"));
         press(KeyCode.ALT, KeyCode.H);
         await("the sheet", () -> scene.lookup("#hand-over-sheet") != null);

@@ -161,7 +161,7 @@ class StationsTest extends DeskDriver {
     }
 
     private void pinTwo() throws Exception {
-        press(KeyCode.CONTROL, KeyCode.DIGIT4);
+        toClaims();
         ProfileStation profile = (ProfileStation) shell.station(3);
         await("claims are there", () -> profile.claims().size() > 2);
         for (int i = 0; i < 2; i++) {
@@ -187,7 +187,7 @@ class StationsTest extends DeskDriver {
 
     @Test
     void datesNarrowTheProfileAndAnEmptyOneSaysWhatToDo() throws Exception {
-        press(KeyCode.CONTROL, KeyCode.DIGIT4);
+        toClaims();
         ListView<?> claims = ((ProfileStation) shell.station(3)).list();
         await("claims are there", () -> !claims.getItems().isEmpty());
         onFx(() -> {

@@ -86,7 +86,7 @@ class WholePathTest extends DeskDriver {
                 .as("the tide line grows")
                 .isGreaterThan(300);
 
-        press(KeyCode.CONTROL, KeyCode.DIGIT4);
+        toClaims();
         await(
                 "the claim counts the new sweeps",
                 () -> profiled()
@@ -124,7 +124,7 @@ class WholePathTest extends DeskDriver {
     }
 
     private int profileTrials() throws Exception {
-        press(KeyCode.CONTROL, KeyCode.DIGIT4);
+        toClaims();
         await("the profile is worked out", () -> profiled().isPresent());
         int n = (int) claim(SWEEP).orElseThrow().estimate().n();
         press(KeyCode.CONTROL, KeyCode.DIGIT2);

@@ -236,8 +236,7 @@ class WindowTest extends DeskDriver {
 
     @Test
     void aFilterLeavesFewerMatchesAndSaysHowMany() throws Exception {
-        press(KeyCode.CONTROL, KeyCode.DIGIT4);
-        await("worked out", () -> !((ListView<?>) find("#claims")).getItems().isEmpty());
+        toClaims();
         long all = desk.matches().stream()
                 .filter(r -> r.cornerOf(desk.profiled().get()).isPresent())
                 .count();

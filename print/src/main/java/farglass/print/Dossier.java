@@ -22,8 +22,9 @@ import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.common.PDRectangle;
 
 /**
- * What is known of an athlete, to be read on paper: the chosen claims with their bars, dots and stills, the chart, all
- * matches as tide lines, and the sources. Ten claims from a dozen matches fill two pages of A4.
+ * What is known of an athlete, to be read on paper: the report with its stills and the game, where they are given; then
+ * the evidence, which is the chosen claims with their bars, dots and stills, the chart, all matches as tide lines, and
+ * the sources. Ten claims from a dozen matches fill two pages of A4.
  */
 public final class Dossier {
     /** Claims that fill two pages. */
@@ -32,6 +33,10 @@ public final class Dossier {
     private static final double MARGIN = 42;
     private static final double BOTTOM = 38;
     private static final double CHART = 205;
+    private static final double STILL = 150;
+    private static final double SENTENCE = 12.2;
+    private static final double GAME = 330;
+    private static final double GAME_ROW = 66;
     private static final double TIDE_WIDTH = 94;
     private static final double TIDE_HEIGHT = 20;
     private static final int TIDES = 30;
@@ -45,6 +50,9 @@ public final class Dossier {
     private final Flows flows;
     private final ClaimWriter writer;
     private final Color colour;
+    /** What stands before the claims; null for the claims alone. */
+    private DossierReport report;
+
     private PaperPage page;
     private double y;
     private int number = 1;
@@ -75,6 +83,12 @@ public final class Dossier {
         this.colour = ours ? Ink.OURS : Ink.THEIRS;
     }
 
+    /** The same with the report before the claims, on pages of its own. */
+    public Dossier reporting(DossierReport told) {
+        report = told;
+        return this;
+    }
+
     /** Nothing half-written is left when it fails. */
     public void write(Path target) throws IOException {
         PaperFile.write(target, athlete, this::draw);
@@ -84,6 +98,11 @@ public final class Dossier {
         page = new PaperPage(document, PDRectangle.A4);
         try {
             head();
+            if (report != null) {
+                report();
+                game();
+                next();
+            }
             claims();
             chart();
             tides();
@@ -115,10 +134,65 @@ public final class Dossier {
     /** Begins a page when less than {@code height} is left. */
     private void need(double height) throws IOException {
         if (y + height > page.height() - BOTTOM) {
-            foot();
-            page = page.next();
-            number++;
-            y = MARGIN;
+            next();
+        }
+    }
+
+    private void next() throws IOException {
+        foot();
+        page = page.next();
+        number++;
+        y = MARGIN;
+    }
+
+    /** Sentences at the left, stills at the right. */
+    private void report() throws IOException {
+        double picture = report.stills().isEmpty() ? 0 : STILL;
+        double column = width() - (picture == 0 ? 0 : picture + 16);
+        double top = y + 2;
+        double x = page.width() - MARGIN - picture;
+        for (DossierReport.Still s : report.stills()) {
+            double high = picture * s.image().getHeight() / s.image().getWidth();
+            page.picture(s.image(), x, top, picture, high);
+            top += high + 9;
+            for (String line : page.wrapped(s.caption(), picture, Typeface.CONDENSED, 7.5, 2)) {
+                page.text(line, x, top, Typeface.CONDENSED, 7.5, Ink.SOFT);
+                top += 9;
+            }
+            top += 7;
+        }
+        for (DossierReport.Part p : report.parts()) {
+            need(2 * SENTENCE + 14);
+            page.text(p.heading(), MARGIN, y + 10, Typeface.CONDENSED_SEMIBOLD, 8.5, Ink.SOFT);
+            y += 14;
+            for (String sentence : p.sentences()) {
+                for (String line : page.wrapped(sentence, column, Typeface.SERIF, 10, 4)) {
+                    need(SENTENCE);
+                    page.text(line, MARGIN, y + 9, Typeface.SERIF, 10, Ink.INK);
+                    y += SENTENCE;
+                }
+                y += 1.5;
+            }
+            y += 3;
+        }
+    }
+
+    private void game() throws IOException {
+        next();
+        if (!report.figure().boxes().isEmpty()) {
+            heading(PrintWords.of("dossier.game", surname().toUpperCase(Locale.ROOT)));
+            double high = Math.min(GAME, report.figure().rows() * GAME_ROW);
+            new GameDrawing(report, colour).draw(page, MARGIN, y + 4, width(), high);
+            y += high + 16;
+            page.text(PrintWords.of("dossier.game.legend"), MARGIN, y, Typeface.CONDENSED, 8, Ink.SOFT);
+            y += 16;
+        }
+        if (!report.sides().isEmpty()) {
+            heading(PrintWords.of("dossier.sides"));
+            for (String line : report.sides()) {
+                page.text(line, MARGIN, y + 9, Typeface.SERIF, 10, Ink.INK);
+                y += SENTENCE + 1;
+            }
         }
     }
 

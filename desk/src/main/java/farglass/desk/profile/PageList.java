@@ -179,11 +179,16 @@ final class PageList extends ListView<PageRow> {
         }
 
         private Node fit(Region region) {
-            Fitted fitted = new Fitted(region);
-            fitted.prefWidthProperty().bind(PageList.this.widthProperty().subtract(EDGE));
-            fitted.maxWidthProperty().bind(PageList.this.widthProperty().subtract(EDGE));
-            return fitted;
+            return fitted(region, PageList.this);
         }
+    }
+
+    /** A row's content at the width of its list. */
+    static Node fitted(Region region, ListView<?> list) {
+        Fitted fitted = new Fitted(region);
+        fitted.prefWidthProperty().bind(list.widthProperty().subtract(EDGE));
+        fitted.maxWidthProperty().bind(list.widthProperty().subtract(EDGE));
+        return fitted;
     }
 
     /** As high as its content is at the width of the list; a cell asks for the height without telling its width. */

@@ -16,6 +16,8 @@ import farglass.profile.Comparison;
 import farglass.profile.Profile;
 import farglass.profile.Question;
 import farglass.profile.Report;
+import farglass.scout.GameFigure;
+import farglass.scout.ScoutingReport;
 import farglass.stats.Grade;
 import farglass.tendency.Evidence;
 import farglass.tendency.Filter;
@@ -56,7 +58,10 @@ public final class ProfileStation implements Station, Keys.Bound {
     private final PageList list;
     private final ChartPage chart;
     private final ComparePage compare;
-    private final ReportPage report;
+    private final OwnReportPage report;
+    private final ScoutingPage scouting;
+    private final GamePage game;
+    private final SidesPage sides;
     private final StackPane middle = new StackPane();
     private final ClipView clip;
     private final ChosenClaim actions;
@@ -72,6 +77,9 @@ public final class ProfileStation implements Station, Keys.Bound {
     private String asked;
     /** The claims shown last, with the analyst's own; null before. */
     private List<Claim> found;
+
+    /** The claim to show once its page is there; null for none. */
+    private Claim sought;
 
     private Evidence evidence;
     /** What the filter leaves at the moment; null before. */
@@ -92,21 +100,31 @@ public final class ProfileStation implements Station, Keys.Bound {
         chart.onPlay(clip::playAll);
         this.compare = new ComparePage(desk, new PageList(desk, actions, clip::playAll), this::changed);
         this.handOver = new HandOver(desk);
-        this.report = new ReportPage(
+        this.report = new OwnReportPage(
                 desk,
                 new PageList(desk, actions, clip::playAll),
                 this::changed,
                 r -> handOver.chooseReport(r, view.getScene().getWindow()));
+        this.scouting = new ScoutingPage(desk, profiles, clip::playAll, actions, this::openEvidence, this::lay);
+        this.game = new GamePage(desk, clip::playAll);
+        this.sides = new SidesPage(desk, clip::playAll);
         this.ask = new AskLine(desk, this::ask, () -> ask(null));
         this.rail = new PageRail(desk, p -> ask(null));
         keys.on("Ctrl+F", "keys.profile.ask", ask::begin)
                 .on("F3", "keys.profile.next", () -> rail.step(1))
                 .on("Shift+F3", "keys.profile.previous", () -> rail.step(-1))
                 .on("Enter", "keys.profile.play", this::onClaim, () -> actions.playAll(chosen()))
-                .on("Alt+P", "keys.profile.pin", () -> withChosen(actions::pin))
+                .on("Alt+P", "keys.profile.pin", this::onPage, () -> withChosen(actions::pin))
                 .on("Alt+J", "keys.profile.judge", () -> withChosen(actions::judge))
                 .on("Alt+N", "keys.profile.own", this::ownClaim)
                 .on("Alt+H", "keys.profile.hand-over", this::handOver)
+                .on("Enter", "keys.scouting.play", this::onSentence, sentence(t -> scouting.play(t.sentence())))
+                .on("Alt+P", "keys.scouting.pin", this::onSentence, sentence(t -> scouting.pin(t.sentence())))
+                .on("Alt+R", "keys.scouting.reword", this::onSentence, sentence(scouting::reword))
+                .on("Alt+O", "keys.scouting.leave-out", this::onSentence, sentence(scouting::leaveOut))
+                .on("Alt+E", "keys.scouting.evidence", this::onSentence, sentence(t -> scouting.evidence(t.sentence())))
+                .on("Alt+Up", "keys.scouting.up", this::onSentence, sentence(t -> scouting.move(t, -1)))
+                .on("Alt+Down", "keys.scouting.down", this::onSentence, sentence(t -> scouting.move(t, 1)))
                 .on("Alt+Right", "keys.profile.clip", () -> clip.step(1))
                 .on("Alt+Left", "keys.profile.clip-back", () -> clip.step(-1))
                 .on("Ctrl+Z", "keys.undo", () -> stepPlan(-1))
@@ -176,7 +194,7 @@ public final class ProfileStation implements Station, Keys.Bound {
         if (stale) {
             compute();
         }
-        Platform.runLater(list::requestFocus);
+        Platform.runLater(() -> list().requestFocus());
     }
 
     @Override
@@ -201,6 +219,7 @@ public final class ProfileStation implements Station, Keys.Bound {
                             evidence, desk.profiled().get(), desk.plan().get()));
         }
         list.refresh();
+        scouting.again();
     }
 
     /** Answers a question in words, or with null shows the page again. */
@@ -210,7 +229,7 @@ public final class ProfileStation implements Station, Keys.Bound {
         changed();
     }
 
-    /** Shows a page by its name: CLAIMS, CHART, COMPARE, REPORT or that of a {@link Question}. */
+    /** Shows a page by its name: REPORT, CLAIMS, CHART, COMPARE, OWN_REPORT or that of a {@link Question}. */
     public void go(String pageName) {
         rail.go(pageName);
     }
@@ -244,10 +263,32 @@ public final class ProfileStation implements Station, Keys.Bound {
     /** Gives what to show once it has been worked out. */
     private Callable<Runnable> work(String here, String who, Filter filter) {
         return switch (here) {
+            case PageRail.REPORT ->
+                () -> {
+                    Profile p = profiles.profile(who, filter);
+                    ScoutingReport r = ScoutingReport.of(p);
+                    return () -> showReport(p, r, filter);
+                };
             case PageRail.CLAIMS ->
                 () -> {
                     Profile p = profiles.profile(who, filter);
                     return () -> showClaims(p);
+                };
+            case PageRail.GAME ->
+                () -> {
+                    GameFigure figure = profiles.game(who, filter);
+                    return () -> {
+                        game.show(figure);
+                        show(game);
+                    };
+                };
+            case PageRail.SIDES ->
+                () -> {
+                    Profile p = profiles.profile(who, filter);
+                    return () -> {
+                        sides.show(p);
+                        show(sides);
+                    };
                 };
             case PageRail.CHART -> {
                 String over = chart.over();
@@ -271,7 +312,7 @@ public final class ProfileStation implements Station, Keys.Bound {
                     };
                 };
             }
-            case PageRail.REPORT -> {
+            case PageRail.OWN_REPORT -> {
                 Filter narrowed = report.narrowed(filter);
                 yield () -> {
                     Report r = profiles.report(who, narrowed);
@@ -287,6 +328,10 @@ public final class ProfileStation implements Station, Keys.Bound {
                     return () -> {
                         list.show(made);
                         show(list);
+                        if (sought != null) {
+                            show(sought);
+                            sought = null;
+                        }
                     };
                 };
         };
@@ -346,6 +391,19 @@ public final class ProfileStation implements Station, Keys.Bound {
         show(list);
     }
 
+    private void showReport(Profile p, ScoutingReport r, Filter filter) {
+        counted = p.evidence();
+        status.set(Words.of("profile.status", p.graded(Grade.STRONG).size()));
+        scouting.show(p, r, filter);
+        show(scouting);
+    }
+
+    /** Opens a page of evidence at a claim of it. */
+    private void openEvidence(String page, Claim c) {
+        sought = c;
+        rail.go(page);
+    }
+
     private static List<String> ids(Evidence e) {
         return e == null
                 ? List.of()
@@ -365,6 +423,22 @@ public final class ProfileStation implements Station, Keys.Bound {
 
     private Claim chosen() {
         return list.getSelectionModel().getSelectedItem() instanceof PageRow.One one ? one.claim() : null;
+    }
+
+    private Runnable sentence(Consumer<ScoutingRow.Told> deed) {
+        return () -> scouting.withChosen(deed);
+    }
+
+    private boolean onSentence() {
+        return onReport() && scouting.list().isFocused();
+    }
+
+    private boolean onReport() {
+        return asked == null && rail.here().equals(PageRail.REPORT);
+    }
+
+    private boolean onPage() {
+        return !onReport();
     }
 
     private boolean onClaim() {
@@ -413,7 +487,7 @@ public final class ProfileStation implements Station, Keys.Bound {
         Node[] laid = new Node[1];
         laid[0] = sheet.apply(() -> {
             view.getChildren().remove(laid[0]);
-            list.requestFocus();
+            list().requestFocus();
         });
         view.getChildren().removeIf(n -> n != page);
         view.getChildren().add(laid[0]);
@@ -422,7 +496,7 @@ public final class ProfileStation implements Station, Keys.Bound {
 
     /** Plays the first dot of a claim that has film; for pictures of the station. */
     public boolean playFirst() {
-        return list.claims().stream()
+        return claims().stream()
                 .flatMap(c -> c.trials().stream())
                 .filter(clip::hasFilm)
                 .findFirst()
@@ -442,11 +516,11 @@ public final class ProfileStation implements Station, Keys.Bound {
 
     /** The claims in sight, in their order. */
     public List<Claim> claims() {
-        return list.claims();
+        return onReport() ? scouting.list().claims() : list.claims();
     }
 
     public ListView<?> list() {
-        return list;
+        return onReport() ? scouting.list() : list;
     }
 
     /** Hands a profile over as files; see {@link HandOver}. */

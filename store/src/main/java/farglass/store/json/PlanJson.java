@@ -49,6 +49,7 @@ public final class PlanJson {
         m.put("conduct", p.clauses().stream().map(PlanJson::clause).toList());
         m.put("camp", CampJson.write(p.camp()));
         m.put("brief", BriefJson.write(p.brief()));
+        m.put("report", ReportEditsJson.write(p.report()));
         m.put("saved", p.saved().stream().map(PlanJson::saved).toList());
         return text(m);
     }
@@ -216,7 +217,8 @@ public final class PlanJson {
                 clauses(f),
                 saved(f),
                 CampJson.read(f),
-                BriefJson.read(f));
+                BriefJson.read(f),
+                ReportEditsJson.read(f));
     }
 
     private static List<PinnedClaim> claims(Fields f, String field) throws FormatException {

@@ -11,6 +11,8 @@ import farglass.profile.ClaimWriter;
 import farglass.profile.Profile;
 import farglass.profile.Question;
 import farglass.profile.Tables;
+import farglass.scout.ReportWriter;
+import farglass.scout.ScoutingReport;
 import farglass.stats.Curve;
 import farglass.stats.SideBias;
 import farglass.tendency.Chain;
@@ -38,12 +40,14 @@ public final class ProfileJson {
 
     private final Profile profile;
     private final Tables tables;
+    private final ScoutingReport report;
     private final ClaimWriter writer = new ClaimWriter(Locale.ENGLISH);
 
     /** A profile with what its pages show in part. */
     public ProfileJson(Profile profile, Tables tables) {
         this.profile = profile;
         this.tables = tables;
+        this.report = ScoutingReport.of(profile);
     }
 
     /** The document as text. */
@@ -89,6 +93,10 @@ public final class ProfileJson {
         parts.put("neverSeen", () -> rows(c -> c.topic() == Claim.Topic.NOT_SEEN));
         parts.put("openings", () -> rows(c -> c.topic() == Claim.Topic.OPENING));
         parts.put("guards", () -> rows(c -> c.topic() == Claim.Topic.GUARD));
+        parts.put("report", () -> new ReportJson(new ReportWriter(Locale.ENGLISH)).report(report));
+        parts.put(
+                "sequences",
+                () -> tables.sequences().stream().map(ReportJson::sequence).toList());
         parts.put("claims", () -> profile.claims().stream().map(this::row).toList());
         return parts;
     }

@@ -1,6 +1,9 @@
 package farglass.work.profile;
 
 import farglass.ask.Asked;
+import farglass.matchup.advise.Meeting;
+import farglass.matchup.solve.Constraints;
+import farglass.matchup.solve.SolverSettings;
 import farglass.plan.OwnClaim;
 import farglass.plan.Plan;
 import farglass.profile.Answer;
@@ -11,10 +14,16 @@ import farglass.profile.OwnClaims;
 import farglass.profile.Profile;
 import farglass.profile.Question;
 import farglass.profile.Report;
+import farglass.scout.GameFigure;
+import farglass.scout.GameFigures;
+import farglass.scout.MeetingStakes;
+import farglass.scout.ScoutingReport;
+import farglass.scout.Stakes;
 import farglass.tendency.Evidence;
 import farglass.tendency.Filter;
 import farglass.tendency.Flows;
 import farglass.tendency.LibraryIndex;
+import farglass.work.meeting.MeetingService;
 import java.util.List;
 import java.util.function.Supplier;
 
@@ -49,6 +58,31 @@ public final class ProfileService {
     /** Draws what the first rows will say of their intervals, which would hold the interface up. */
     private static void check(List<Claim> claims) {
         claims.stream().limit(IN_SIGHT).forEach(c -> c.estimate().check());
+    }
+
+    /** What a coach wants to know of an athlete, from all pages. */
+    public ScoutingReport scouting(String who, Filter filter) {
+        return ScoutingReport.of(Profile.of(index.get(), who, filter, SEED));
+    }
+
+    /** The same against our own athlete; takes some seconds. {@link Stakes#NONE} with too little film of either. */
+    public ScoutingReport scouting(String who, Filter filter, MeetingService.Ask ask) {
+        LibraryIndex all = index.get();
+        return ScoutingReport.of(Profile.of(all, who, filter, SEED), stakes(all, ask));
+    }
+
+    private static Stakes stakes(LibraryIndex all, MeetingService.Ask ask) {
+        Meeting meeting = MeetingService.meeting(all, ask, SolverSettings.USUAL.coarse(), Constraints.NONE);
+        if (!meeting.enough()) {
+            return Stakes.NONE;
+        }
+        Profile ours = Profile.of(all, ask.us(), meeting.question().filter(), SEED);
+        return MeetingStakes.of(ours, meeting.solve(meeting.glance()));
+    }
+
+    /** The game in one drawing. */
+    public GameFigure game(String who, Filter filter) {
+        return GameFigures.of(evidence(who, filter));
     }
 
     /** One page. */

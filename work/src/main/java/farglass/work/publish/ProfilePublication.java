@@ -3,24 +3,32 @@ package farglass.work.publish;
 import farglass.lexicon.Technique;
 import farglass.plan.Judgement;
 import farglass.plan.Plan;
+import farglass.plan.ReportEdits;
 import farglass.print.Basis;
 import farglass.print.Dossier;
+import farglass.print.DossierReport;
 import farglass.print.ReportPaper;
 import farglass.profile.Claim;
 import farglass.profile.ClaimWriter;
 import farglass.profile.Profile;
 import farglass.profile.Report;
 import farglass.profile.Tables;
+import farglass.scout.GameFigures;
+import farglass.scout.ReportWriter;
+import farglass.scout.ScoutingReport;
 import farglass.stats.Grade;
 import farglass.store.WholeFile;
 import farglass.store.json.ProfileJson;
 import farglass.store.table.ClaimTable;
 import farglass.tendency.Evidence;
+import farglass.work.profile.EditedReport;
+import farglass.work.words.WorkWords;
 import java.io.IOException;
 import java.io.StringWriter;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
 
@@ -29,6 +37,8 @@ public final class ProfilePublication {
     private static final long SEED = 1;
     private static final int STILL_WIDTH = 384;
     private static final int STILL_HEIGHT = 216;
+    /** Pictures beside the report. */
+    private static final int STILLS = 4;
 
     private final Material material;
     private final Profile profile;
@@ -84,14 +94,56 @@ public final class ProfilePublication {
             }
             Evidence evidence = profile.evidence();
             Dossier dossier = new Dossier(
-                    profile.name(),
-                    Basis.of(evidence, material.today()),
-                    rows,
-                    evidence,
-                    writer,
-                    material.ours(profile.athlete()));
+                            profile.name(),
+                            Basis.of(evidence, material.today()),
+                            rows,
+                            evidence,
+                            writer,
+                            material.ours(profile.athlete()))
+                    .reporting(report(plan, stills, pictures));
             return Publication.file(tellsOf(), dossier::write).write(target, progress, cancelled);
         };
+    }
+
+    /** The report as the plan has it, with the first four of its moments that have film. */
+    private DossierReport report(Plan plan, boolean stills, MomentPictures pictures) {
+        ReportWriter words = new ReportWriter(Locale.ENGLISH);
+        EditedReport edited = EditedReport.of(
+                ScoutingReport.of(profile),
+                plan == null ? ReportEdits.NONE : plan.report(),
+                words,
+                WorkWords.of("report.dangers"),
+                WorkWords.of("report.openings"));
+        List<DossierReport.Still> shown = new ArrayList<>();
+        List<DossierReport.Part> parts = new ArrayList<>();
+        for (EditedReport.Part p : edited.parts()) {
+            parts.add(new DossierReport.Part(
+                    p.heading(), p.lines().stream().map(EditedReport.Line::text).toList()));
+            for (EditedReport.Line l : p.lines()) {
+                if (stills && shown.size() < STILLS) {
+                    pictures.best(l.sentence().moments())
+                            .filter(s ->
+                                    shown.stream().noneMatch(o -> o.caption().equals(s.caption())))
+                            .ifPresent(s -> shown.add(new DossierReport.Still(s.image(), s.caption())));
+                }
+            }
+        }
+        return new DossierReport(
+                parts,
+                shown,
+                GameFigures.of(profile.evidence()),
+                sides(),
+                words,
+                profile.evidence().lexicon());
+    }
+
+    private List<String> sides() {
+        return profile.pages().values().stream()
+                .flatMap(p -> p.claims().stream())
+                .filter(c -> c.topic() == Claim.Topic.SIDE && !c.id().startsWith("side.last."))
+                .map(c -> writer.sentence(c) + " " + writer.counts(c) + ", " + writer.interval(c) + ".")
+                .distinct()
+                .toList();
     }
 
     private Dossier.Row row(Claim c, Plan plan, Optional<MomentPictures.Shown> shown) {

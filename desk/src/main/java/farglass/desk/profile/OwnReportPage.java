@@ -20,7 +20,7 @@ import javafx.scene.layout.VBox;
 import javafx.util.StringConverter;
 
 /** An athlete's report for a match or for the period of the filter. */
-final class ReportPage extends VBox {
+final class OwnReportPage extends VBox {
     private static final String PERIOD = "";
 
     private final Desk desk;
@@ -34,7 +34,7 @@ final class ReportPage extends VBox {
      * @param changed called when another match is chosen
      * @param write writes the report as a page
      */
-    ReportPage(Desk desk, PageList list, Runnable changed, Consumer<Report> write) {
+    OwnReportPage(Desk desk, PageList list, Runnable changed, Consumer<Report> write) {
         super(8);
         this.desk = desk;
         this.list = list;
@@ -46,7 +46,7 @@ final class ReportPage extends VBox {
             public String toString(String id) {
                 return id == null || id.equals(PERIOD)
                         ? Words.of("report.period")
-                        : desk.match(id).map(ReportPage.this::name).orElse(id);
+                        : desk.match(id).map(OwnReportPage.this::name).orElse(id);
             }
 
             @Override

@@ -1,0 +1,69 @@
+package farglass.scout;
+
+import farglass.profile.Claim;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+
+/** What beats the athlete: what the others do better than usual, bad places, punished errors. */
+final class BeatenPart {
+    private static final int MOST = 4;
+    private static final int PUNISHED = 2;
+
+    private BeatenPart() {}
+
+    static List<Sentence> of(Known k) {
+        List<Sentence> list = new ArrayList<>();
+        for (String family : List.of("takedown", "pass", "sweep", "back-take", "submission")) {
+            k.firm("against.all." + family)
+                    .filter(Known::above)
+                    .ifPresent(c -> list.add(new Sentence.Builder("beaten." + family)
+                            .say("beaten." + family, c, Clause.Says.MORE, Known.x(c), Known.n(c), Known.others(c))
+                            .build()));
+        }
+        k.firmly("against.").stream()
+                .filter(c -> c.template().equals("against.technique") && Known.above(c))
+                .sorted(Comparator.comparingDouble(Claim::departure).reversed())
+                .forEach(c -> list.add(new Sentence.Builder("beaten." + c.id())
+                        .say(
+                                "beaten.technique",
+                                c,
+                                Clause.Says.MORE,
+                                c.args().get(1),
+                                Known.x(c),
+                                Known.n(c),
+                                Known.others(c))
+                        .build()));
+        for (String place : List.of("place.pinned", "place.backGiven")) {
+            k.firm(place)
+                    .filter(Known::above)
+                    .ifPresent(c -> list.add(new Sentence.Builder("beaten." + place)
+                            .say(
+                                    "beaten." + place,
+                                    c,
+                                    Clause.Says.MORE,
+                                    Known.percent(c.estimate().mean()),
+                                    Known.others(c))
+                            .build()));
+        }
+        k.firm("finish.lost")
+                .filter(c -> c.estimate().x() >= PUNISHED && !Known.below(c))
+                .ifPresent(c -> list.add(new Sentence.Builder("beaten.submitted")
+                        .say("beaten.submitted", c, Clause.Says.COUNTED, Known.x(c), Known.n(c))
+                        .others(c)
+                        .build()));
+        k.all("error.").stream()
+                .filter(c -> Integer.parseInt(c.args().get(2)) >= PUNISHED)
+                .limit(1)
+                .forEach(c -> list.add(new Sentence.Builder("beaten." + c.id())
+                        .say(
+                                "beaten.error",
+                                c,
+                                Clause.Says.COUNTED,
+                                c.args().get(1),
+                                c.args().get(3),
+                                c.args().get(2))
+                        .build()));
+        return list.subList(0, Math.min(MOST, list.size()));
+    }
+}

@@ -1,0 +1,74 @@
+package farglass.scout;
+
+import farglass.lexicon.Lexicon;
+import farglass.lexicon.Position;
+import farglass.match.Role;
+import java.text.MessageFormat;
+import java.util.Locale;
+import java.util.ResourceBundle;
+import java.util.regex.Pattern;
+
+/** Puts a report into words of one language. */
+public final class ReportWriter {
+    private static final Pattern WHOLE = Pattern.compile("\\d{1,9}");
+
+    private final ResourceBundle words;
+    private final Locale locale;
+
+    /** Writes in a language that has words. */
+    public ReportWriter(Locale locale) {
+        this.locale = locale;
+        this.words = ResourceBundle.getBundle("farglass.scout.Report", locale);
+    }
+
+    /** A sentence with its full stop. */
+    public String text(Sentence s) {
+        StringBuilder text = new StringBuilder();
+        s.clauses()
+                .forEach(c -> text.append(format(
+                        c.template(),
+                        c.args().stream().map(ReportWriter::number).toArray())));
+        return text.append('.').toString();
+    }
+
+    /** The heading of a part. */
+    public String heading(Heading h) {
+        return words.getString("heading." + h);
+    }
+
+    /** What stands in a box of a game figure. */
+    public String box(GameFigure.Box b, Lexicon lexicon) {
+        if (b.kind() == GameFigure.Kind.FINISH) {
+            return words.getString("game.finish");
+        }
+        boolean above = b.role() == Role.HOLDER
+                && lexicon.position(b.position()).map(Position::guard).orElse(false);
+        String name = String.valueOf(lexicon.positionName(b.position()));
+        return above ? format("game.above", name) : name;
+    }
+
+    /** What stands at a way of it: "lasso sweep 6 of 12". */
+    public String link(GameFigure.Link l, Lexicon lexicon) {
+        return format("game.link", lexicon.techniqueName(l.technique()), l.worked(), l.tries());
+    }
+
+    /** A way in full, for those who do not see the drawing. */
+    public String way(GameFigure f, GameFigure.Link l, Lexicon lexicon) {
+        return format(
+                l.second() ? "game.way.second" : "game.way",
+                box(f.box(l.from()).orElseThrow(), lexicon),
+                lexicon.techniqueName(l.technique()),
+                box(f.box(l.to()).orElseThrow(), lexicon),
+                l.worked(),
+                l.tries());
+    }
+
+    /** Whole numbers as such, so that the language may have its own word for one and for many. */
+    private static Object number(String arg) {
+        return WHOLE.matcher(arg).matches() ? (Object) Integer.valueOf(arg) : arg;
+    }
+
+    private String format(String key, Object... args) {
+        return new MessageFormat(words.getString(key), locale).format(args);
+    }
+}

@@ -1,0 +1,103 @@
+package farglass.scout;
+
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+
+/** The whole athlete in one sentence: where the match is played, with what, and what is hard against it. */
+final class SummaryPart {
+    private SummaryPart() {}
+
+    /** @param parts all other parts, whose first clauses it takes up */
+    static List<Sentence> of(Known k, Map<Heading, List<Sentence>> parts) {
+        Sentence.Builder s = new Sentence.Builder("summary");
+        boolean begun = place(k, parts, s);
+        begun |= weapon(parts, s, begun);
+        begun |= defence(parts, s, begun);
+        if (!begun) {
+            s.say("summary.none", null, Clause.Says.COUNTED, k.matches());
+        }
+        return List.of(s.build());
+    }
+
+    private static boolean place(Known k, Map<Heading, List<Sentence>> parts, Sentence.Builder s) {
+        boolean pulls = has(parts, "start.opening.pull").isPresent();
+        boolean guard = k.firm("place.guard").filter(Known::above).isPresent();
+        Optional<Sentence> top = has(parts, "top.place.topGuard").or(() -> has(parts, "top.place.pinning"));
+        if (pulls || (guard && top.isEmpty())) {
+            if (pulls) {
+                take(has(parts, "start.opening.pull").orElseThrow(), s, "summary.pulls");
+            } else {
+                s.say("summary.guard", k.firm("place.guard").orElseThrow(), Clause.Says.MORE);
+            }
+            has(parts, "bottom.guards")
+                    .ifPresent(g -> g.clauses().stream()
+                            .filter(c -> c.template().equals("bottom.guards"))
+                            .forEach(c -> s.say(
+                                    "summary.plays",
+                                    c.claim(),
+                                    c.says(),
+                                    c.args().get(0))));
+            return true;
+        }
+        Optional<Sentence> shoots = has(parts, "start.opening.takedown");
+        if (top.isPresent() || shoots.isPresent()) {
+            take(top.or(() -> shoots).orElseThrow(), s, top.isPresent() ? "summary.top" : "summary.takedown");
+            return true;
+        }
+        return false;
+    }
+
+    private static boolean weapon(Map<Heading, List<Sentence>> parts, Sentence.Builder s, boolean begun) {
+        for (String id : List.of("finishes.choice", "top.choice", "bottom.choice", "standing.choice")) {
+            Optional<Sentence> choice =
+                    has(parts, id).filter(x -> x.clauses().get(0).says() == Clause.Says.MOST);
+            if (choice.isPresent()) {
+                Clause first = choice.get().clauses().get(0);
+                s.say(
+                        begun ? "summary.weapon." + id : "summary.weapon.first." + id,
+                        first.claim(),
+                        Clause.Says.MOST,
+                        first.args().get(0));
+                return true;
+            }
+        }
+        Optional<Sentence> sequence = parts.values().stream()
+                .flatMap(List::stream)
+                .filter(x -> x.id().startsWith("sequence."))
+                .findFirst();
+        sequence.ifPresent(x -> {
+            Clause first = x.clauses().get(0);
+            s.say(
+                    begun ? "summary.sequence" : "summary.sequence.first",
+                    first.claim(),
+                    first.says(),
+                    first.args().get(0),
+                    first.args().get(1));
+        });
+        return sequence.isPresent();
+    }
+
+    private static boolean defence(Map<Heading, List<Sentence>> parts, Sentence.Builder s, boolean begun) {
+        for (String id : List.of("bottom.defends", "standing.defends", "top.defends", "finishes.defends")) {
+            Optional<Sentence> hard = has(parts, id);
+            if (hard.isPresent()) {
+                take(hard.get(), s, (begun ? "summary.hard." : "summary.hard.first.") + id);
+                return true;
+            }
+        }
+        return false;
+    }
+
+    private static void take(Sentence from, Sentence.Builder s, String template) {
+        Clause first = from.clauses().get(0);
+        s.say(template, first.claim(), first.says());
+    }
+
+    private static Optional<Sentence> has(Map<Heading, List<Sentence>> parts, String id) {
+        return parts.values().stream()
+                .flatMap(List::stream)
+                .filter(x -> x.id().equals(id))
+                .findFirst();
+    }
+}

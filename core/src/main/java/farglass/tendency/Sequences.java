@@ -1,0 +1,371 @@
+package farglass.tendency;
+
+import static java.util.Objects.requireNonNull;
+
+import farglass.match.Side;
+import farglass.match.Tag;
+import farglass.stats.BetaPrior;
+import farglass.stats.Clustering;
+import farglass.stats.Proportion;
+import farglass.stats.SideBias;
+import farglass.stats.Trial;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.BitSet;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * An athlete's favourite sequences: what he shows one after the other, told always, however little film there is.
+ *
+ * <p>Descriptive: every closed sequence of two to six tags with at most one skipped that two exchanges hold or more,
+ * that begins and ends with an attempt of his. Sequences are put in the order of their count times the logarithm of
+ * their departure: how many times as often as usual he goes on from the first step to the last, shrunk toward that.
+ * Usual is what his own mix of attempts in those places would make of it, or what the other athletes do, whichever is
+ * more ({@link UsualOnward}). A sequence that lies within a better one and is mostly held by the same exchanges is
+ * that one told twice, and left out.
+ *
+ * <p>Inferred: only the badge, which is that of {@link Chains} (family-wise error by permuted libraries). A row without
+ * it was seen, and may be chance.
+ */
+public final class Sequences {
+    private static final int SUPPORT = 2;
+    /** In much film, what is held by less than one exchange in so many is not looked at. */
+    private static final int RARE = 100;
+
+    private static final int CANDIDATES = 300;
+    private static final int SHOWN = 24;
+    /** Two that share this much of the rarer one's exchanges are one. */
+    private static final double SAME = 0.6;
+    /** Occurrences that the usual share is taken for, so that two of two are no habit yet. */
+    private static final double STRENGTH = 4;
+    /** Nothing is expected less often than this. */
+    private static final double LEAST = 0.01;
+
+    private static final int SIDED = 3;
+
+    private final Evidence evidence;
+    private final List<Exchanges.Exchange> exchanges;
+    private final int[][] symbols;
+    private final Map<String, Integer> numbers = new HashMap<>();
+    private final List<String> names = new ArrayList<>();
+    private final UsualOnward mix;
+
+    private Sequences(Evidence evidence, List<Exchanges.Exchange> exchanges) {
+        this.evidence = evidence;
+        this.exchanges = exchanges.stream()
+                .map(e -> new Exchanges.Exchange(e.seen(), tried(e.steps())))
+                .filter(e -> !e.steps().isEmpty())
+                .toList();
+        symbols = new int[this.exchanges.size()][];
+        for (int e = 0; e < symbols.length; e++) {
+            symbols[e] = this.exchanges.get(e).steps().stream()
+                    .mapToInt(s -> number(s.symbol()))
+                    .toArray();
+        }
+        mix = new UsualOnward(this.exchanges, symbols);
+    }
+
+    /** Without the places come to: what led there tells of them. */
+    private static List<Exchanges.Step> tried(List<Exchanges.Step> steps) {
+        return steps.stream().filter(s -> !s.code().startsWith(">")).toList();
+    }
+
+    private int number(String symbol) {
+        return numbers.computeIfAbsent(symbol, k -> {
+            names.add(symbol);
+            return names.size() - 1;
+        });
+    }
+
+    /**
+     * A pattern with how far its exchanges and those of the others go along it.
+     *
+     * @param got exchanges that hold its first k + 1 steps
+     * @param others per athlete the same
+     * @param usual by step from the second, the chance to go on if memory and person did not matter
+     * @param alphabet how many different steps there are: a longer pattern is one of so many times more that chance
+     * may have made
+     */
+    private record Candidate(
+            int[] pattern, List<Integer> in, int[] got, List<int[]> others, double[] usual, int alphabet) {
+        /** Share of the exchanges with the first step that would usually go on to the last. */
+        double expected() {
+            return Arrays.stream(usual).reduce(1, (a, b) -> a * b);
+        }
+
+        double departure() {
+            double usually = Math.max(LEAST, expected());
+            return (in.size() + STRENGTH * usually) / (got[0] + STRENGTH) / usually;
+        }
+
+        double weight() {
+            return in.size() * Math.log(departure()) - (pattern.length - 2) * Math.log(alphabet);
+        }
+
+        private boolean tells(Candidate other) {
+            boolean within = ChainTrie.within(pattern, other.pattern) || ChainTrie.within(other.pattern, pattern);
+            if (!within) {
+                return false;
+            }
+            BitSet both = new BitSet();
+            in.forEach(both::set);
+            long shared = other.in.stream().filter(both::get).count();
+            return shared >= SAME * Math.min(in.size(), other.in.size());
+        }
+    }
+
+    /** At most 24, the most telling first; {@code seed} is that of {@link Chains}. */
+    public static List<Sequence> of(Evidence evidence, long seed) {
+        List<Exchanges.Exchange> exchanges = Exchanges.of(evidence);
+        return exchanges.isEmpty() ? List.of() : new Sequences(evidence, exchanges).found(Chains.of(evidence, seed));
+    }
+
+    private List<Sequence> found(List<Chain> chains) {
+        int support = Math.max(SUPPORT, (symbols.length + RARE - 1) / RARE);
+        List<ChainTrie.Node> nodes = ChainTrie.frequent(symbols, support, Chains.LONGEST).closed().stream()
+                .filter(n -> own(n.pattern()))
+                .sorted(Comparator.comparingInt(
+                                (ChainTrie.Node n) -> n.exchanges().size())
+                        .thenComparingInt(n -> n.pattern().length)
+                        .reversed()
+                        .thenComparing(n -> Arrays.toString(n.pattern())))
+                .limit(CANDIDATES)
+                .toList();
+        List<Candidate> candidates = new ArrayList<>(candidates(nodes));
+        candidates.sort(Comparator.comparingDouble(Candidate::weight).reversed());
+        List<Candidate> kept = new ArrayList<>();
+        for (Candidate c : candidates) {
+            if (kept.size() < SHOWN && c.weight() > 0 && kept.stream().noneMatch(c::tells)) {
+                kept.add(c);
+            }
+        }
+        return kept.stream()
+                .map(c -> sequence(c, chains))
+                .sorted(Comparator.comparingDouble(Sequence::weight).reversed())
+                .toList();
+    }
+
+    /** Begins and ends with what the athlete does. */
+    private boolean own(int[] pattern) {
+        return own(pattern[0]) && own(pattern[pattern.length - 1]);
+    }
+
+    private boolean own(int symbol) {
+        return names.get(symbol).startsWith("self ");
+    }
+
+    private List<Candidate> candidates(List<ChainTrie.Node> nodes) {
+        int[][] patterns = nodes.stream().map(ChainTrie.Node::pattern).toArray(int[][]::new);
+        int[][] byFirst = byFirst(patterns);
+        int[][] own = new int[patterns.length][];
+        Arrays.setAll(own, p -> new int[patterns[p].length]);
+        for (int[] s : symbols) {
+            count(s, patterns, byFirst, own);
+        }
+        List<int[][]> others = others(patterns, byFirst);
+        List<Candidate> found = new ArrayList<>();
+        for (int p = 0; p < patterns.length; p++) {
+            int at = p;
+            List<int[]> theirs =
+                    others.stream().map(o -> o[at]).filter(o -> o[0] > 0).toList();
+            found.add(new Candidate(
+                    patterns[p], nodes.get(p).exchanges(), own[p], theirs, usual(patterns[p], theirs), names.size()));
+        }
+        return found;
+    }
+
+    /** What the athlete's own mix of attempts would make of it, or what the others do, whichever is more. */
+    private double[] usual(int[] pattern, List<int[]> others) {
+        double[] usual = new double[pattern.length - 1];
+        for (int k = 1; k < pattern.length; k++) {
+            int at = k;
+            double x = others.stream().mapToInt(o -> o[at]).sum();
+            double n = others.stream().mapToInt(o -> o[at - 1]).sum();
+            double mixed = mix.chance(pattern[k - 1], pattern[k]);
+            usual[k - 1] = Math.max(mixed, (x + mixed) / (n + 1));
+        }
+        return usual;
+    }
+
+    /** Numbers of the patterns that begin with a symbol. */
+    private int[][] byFirst(int[][] patterns) {
+        List<List<Integer>> lists = new ArrayList<>();
+        names.forEach(n -> lists.add(new ArrayList<>()));
+        for (int p = 0; p < patterns.length; p++) {
+            lists.get(patterns[p][0]).add(p);
+        }
+        return lists.stream().map(l -> l.stream().mapToInt(i -> i).toArray()).toArray(int[][]::new);
+    }
+
+    /** How far each of the other athletes goes along the patterns, under the filter but for whom they met. */
+    private List<int[][]> others(int[][] patterns, int[][] byFirst) {
+        if (!evidence.filter().baseline()) {
+            return List.of();
+        }
+        Filter wide = evidence.filter().ofOthers();
+        return evidence.index().athletes().parallelStream()
+                .filter(who -> !who.equals(evidence.athlete()))
+                .map(who -> {
+                    int[][] got = new int[patterns.length][];
+                    Arrays.setAll(got, p -> new int[patterns[p].length]);
+                    for (MatchFacts f : evidence.index().of(who)) {
+                        if (wide.accepts(f.record())) {
+                            f.exchanges(f.record().cornerOf(who).orElseThrow())
+                                    .forEach(steps -> count(numbered(tried(steps)), patterns, byFirst, got));
+                        }
+                    }
+                    return got;
+                })
+                .toList();
+    }
+
+    private int[] numbered(List<Exchanges.Step> steps) {
+        int[] s = new int[steps.size()];
+        for (int i = 0; i < s.length; i++) {
+            s[i] = numbers.getOrDefault(steps.get(i).symbol(), -1);
+        }
+        return s;
+    }
+
+    /** Adds one to every prefix that an exchange holds. */
+    private static void count(int[] exchange, int[][] patterns, int[][] byFirst, int[][] got) {
+        BitSet begun = new BitSet();
+        for (int symbol : exchange) {
+            if (symbol < 0 || begun.get(symbol)) {
+                continue;
+            }
+            begun.set(symbol);
+            for (int p : byFirst[symbol]) {
+                got[p][0]++;
+                for (int k = 1; k < patterns[p].length; k++) {
+                    if (ChainTrie.places(exchange, Arrays.copyOf(patterns[p], k + 1)) == null) {
+                        break;
+                    }
+                    got[p][k]++;
+                }
+            }
+        }
+    }
+
+    private Sequence sequence(Candidate c, List<Chain> chains) {
+        List<Trial> trials = new ArrayList<>();
+        List<Exchanges.Step> steps = List.of();
+        int points = 0;
+        int finished = 0;
+        int right = 0;
+        int left = 0;
+        for (int e = 0; e < symbols.length; e++) {
+            Exchanges.Exchange exchange = exchanges.get(e);
+            int[] at = ChainTrie.places(symbols[e], c.pattern());
+            int begin = at == null ? first(symbols[e], c.pattern()[0]) : at[0];
+            if (begin >= 0) {
+                trials.add(exchange.seen().trial(exchange.steps().get(begin).tag(), at != null));
+            }
+            if (at != null) {
+                steps = steps.isEmpty()
+                        ? Arrays.stream(at)
+                                .mapToObj(i -> exchange.steps().get(i))
+                                .toList()
+                        : steps;
+                boolean ended = finished(exchange, at);
+                finished += ended ? 1 : 0;
+                points += !ended && moved(exchange, at) ? 1 : 0;
+                Side side = side(exchange, at);
+                right += side == Side.RIGHT ? 1 : 0;
+                left += side == Side.LEFT ? 1 : 0;
+            }
+        }
+        List<BetaPrior.Counts> others = c.others().stream()
+                .map(o -> new BetaPrior.Counts(o[o.length - 1], o[0]))
+                .toList();
+        BetaPrior prior = others.size() < Baseline.ATHLETES
+                ? BetaPrior.few(others)
+                : BetaPrior.fit(others, "library, " + others.size() + " others who begin so");
+        var share = Proportion.of(trials, prior, Clustering.DEFAULT_RHO, Arrays.hashCode(c.pattern()));
+        List<String> told = steps.stream().map(Exchanges.Step::symbol).toList();
+        return new Sequence(
+                steps,
+                c.in().size(),
+                (int) trials.stream()
+                        .filter(Trial::worked)
+                        .map(t -> t.tag().match())
+                        .distinct()
+                        .count(),
+                share,
+                c.departure(),
+                onward(c),
+                points,
+                finished,
+                right + left < SIDED ? null : SideBias.of(right, left, right, left, share.grade()),
+                chains.stream().anyMatch(x -> holds(told, attempts(x))),
+                trials);
+    }
+
+    private static int first(int[] exchange, int symbol) {
+        for (int i = 0; i < exchange.length; i++) {
+            if (exchange[i] == symbol) {
+                return i;
+            }
+        }
+        return -1;
+    }
+
+    private static List<String> attempts(Chain c) {
+        return tried(c.steps()).stream().map(Exchanges.Step::symbol).toList();
+    }
+
+    /** Whether all of two steps or more are in it, in order. */
+    private static boolean holds(List<String> longer, List<String> shorter) {
+        if (shorter.size() < 2) {
+            return false;
+        }
+        int found = 0;
+        for (String s : longer) {
+            found += found < shorter.size() && s.equals(shorter.get(found)) ? 1 : 0;
+        }
+        return found == shorter.size();
+    }
+
+    private static List<Sequence.Onward> onward(Candidate c) {
+        List<Sequence.Onward> onward = new ArrayList<>();
+        for (int k = 1; k < c.pattern().length; k++) {
+            int at = k;
+            double x = c.others().stream().mapToInt(o -> o[at]).sum();
+            double n = c.others().stream().mapToInt(o -> o[at - 1]).sum();
+            onward.add(new Sequence.Onward(c.got()[k], c.got()[k - 1], n == 0 ? Double.NaN : x / n));
+        }
+        return onward;
+    }
+
+    private static boolean finished(Exchanges.Exchange e, int[] at) {
+        return Arrays.stream(at)
+                .mapToObj(i -> action(e, i))
+                .anyMatch(a -> a != null
+                        && a.by() == e.seen().corner()
+                        && a.completed()
+                        && e.seen().facts().finishes(a));
+    }
+
+    private static boolean moved(Exchanges.Exchange e, int[] at) {
+        return Arrays.stream(at).skip(1).mapToObj(e.steps()::get).anyMatch(s -> s.own() && s.moves());
+    }
+
+    private static @Nullable Side side(Exchanges.Exchange e, int[] at) {
+        for (int k = at.length - 1; k >= 0; k--) {
+            Tag.Action a = action(e, at[k]);
+            if (a != null && a.by() == e.seen().corner() && Evidence.sided(a.side())) {
+                return requireNonNull(a.side());
+            }
+        }
+        return null;
+    }
+
+    private static Tag.@Nullable Action action(Exchanges.Exchange e, int step) {
+        Tag t = e.seen().record().tags().get(e.steps().get(step).tag());
+        return t instanceof Tag.Action a ? a : null;
+    }
+}

@@ -1,0 +1,99 @@
+package farglass.scout;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import farglass.lexicon.Lexicon;
+import farglass.match.Role;
+import farglass.simulate.DemoLibrary;
+import farglass.tendency.Evidence;
+import farglass.tendency.Filter;
+import farglass.tendency.LibraryIndex;
+import java.io.StringReader;
+import java.util.List;
+import java.util.Locale;
+import javax.xml.parsers.DocumentBuilderFactory;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+import org.w3c.dom.Document;
+import org.xml.sax.InputSource;
+
+class GameFigureTest {
+    private static final Lexicon LEXICON = Lexicon.builtIn();
+    private static final LibraryIndex INDEX = LibraryIndex.of(DemoLibrary.matches(LEXICON, DemoLibrary.SEED), LEXICON);
+    private static final ReportWriter WRITER = new ReportWriter(Locale.ENGLISH);
+
+    private static GameFigure figure(String who) {
+        return GameFigures.of(Evidence.of(INDEX, who, Filter.ALL));
+    }
+
+    @Test
+    void theGuardPlayersGameRunsFromThePullToTheSweepAndTheTriangle() {
+        GameFigure f = figure("brisa-tolendt");
+        assertThat(f.links())
+                .extracting(l -> l.from() + " " + l.technique())
+                .contains("STD neutral guard-pull", "LAS guard lasso-sweep", "LAS guard triangle");
+        GameFigure.Link pull = f.links().get(0);
+        assertThat(WRITER.link(pull, LEXICON)).isEqualTo("guard pull 13 of 13");
+        assertThat(WRITER.way(f, pull, LEXICON)).startsWith("From standing").contains("lasso guard");
+        GameFigure.Link triangle = f.links().stream()
+                .filter(l -> l.technique().equals("triangle"))
+                .findFirst()
+                .orElseThrow();
+        assertThat(triangle.second()).isTrue();
+        assertThat(f.box(triangle.to()).orElseThrow().kind()).isEqualTo(GameFigure.Kind.FINISH);
+        assertThat(WRITER.box(f.box(triangle.to()).orElseThrow(), LEXICON)).isEqualTo("tap");
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"brisa-tolendt", "odile-marrowen", "juno-fastrel", "ansa-kellivar"})
+    void everyWayHasItsFilmAndNothingIsDrawnOverAnother(String who) {
+        GameFigure f = figure(who);
+        assertThat(f.rows()).isBetween(3, 5);
+        assertThat(f.boxes()).extracting(b -> b.column() + "/" + b.row()).doesNotHaveDuplicates();
+        assertThat(f.links()).allSatisfy(l -> {
+            assertThat(l.tries()).isGreaterThanOrEqualTo(2);
+            assertThat(l.worked()).isBetween(0, l.tries());
+            assertThat(f.box(l.from())).isPresent();
+            assertThat(f.box(l.to())).isPresent();
+            assertThat(l.from()).isNotEqualTo(l.to());
+        });
+        GameLayout layout = new GameLayout(f, 800, 420);
+        for (GameFigure.Link l : f.links()) {
+            GameLayout.Curve c = layout.curve(l);
+            assertThat(c.at(0)).containsExactly(c.x1(), c.y1());
+            assertThat(c.at(1)[0]).isCloseTo(c.x2(), within(1e-9));
+            assertThat(layout.filled(l)).isBetween(0.0, layout.line(l));
+        }
+    }
+
+    @Test
+    void theDrawingIsWellFormedAndNamesItsPlaces() throws Exception {
+        GameFigure f = figure("juno-fastrel");
+        String svg = GameSvg.of(f, WRITER, LEXICON, "#0C6B76");
+        Document d =
+                DocumentBuilderFactory.newInstance().newDocumentBuilder().parse(new InputSource(new StringReader(svg)));
+        assertThat(d.getElementsByTagName("rect").getLength())
+                .isEqualTo(f.boxes().size());
+        assertThat(d.getElementsByTagName("text").getLength())
+                .isEqualTo(f.boxes().size() + f.links().size());
+        for (GameFigure.Box b : f.boxes()) {
+            assertThat(svg).contains(WRITER.box(b, LEXICON));
+        }
+    }
+
+    @Test
+    void aPlaceAboveAGuardSaysSo() {
+        GameFigure.Box box = new GameFigure.Box("k", GameFigure.Kind.PLACE, "HFG", Role.HOLDER, 0, 0);
+        assertThat(WRITER.box(box, LEXICON)).isEqualTo("on top: half guard");
+    }
+
+    @Test
+    void nothingTriedIsAnEmptyFigure() {
+        GameFigure f = GameFigures.of(Evidence.of(LibraryIndex.empty(LEXICON), "nobody", Filter.ALL));
+        assertThat(f.boxes()).isEmpty();
+        assertThat(f.links()).isEqualTo(List.of());
+        assertThat(f.most()).isEqualTo(1);
+    }
+}

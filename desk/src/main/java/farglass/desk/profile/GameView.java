@@ -1,0 +1,137 @@
+package farglass.desk.profile;
+
+import farglass.desk.shell.Look;
+import farglass.desk.shell.Words;
+import farglass.lexicon.Lexicon;
+import farglass.scout.GameFigure;
+import farglass.scout.GameLayout;
+import farglass.scout.ReportWriter;
+import farglass.stats.Trial;
+import java.util.List;
+import java.util.function.Consumer;
+import javafx.geometry.VPos;
+import javafx.scene.canvas.Canvas;
+import javafx.scene.canvas.GraphicsContext;
+import javafx.scene.control.Tooltip;
+import javafx.scene.layout.Region;
+import javafx.scene.paint.Color;
+import javafx.scene.text.Font;
+import javafx.scene.text.TextAlignment;
+
+/** A game drawn from the start to the finish; a way plays its attempts when it is clicked. */
+final class GameView extends Region {
+    private static final double NEAR = 9;
+    private static final int STEPS = 24;
+    private static final Font NAME = Font.font("Barlow SemiBold", 13.5);
+    private static final Font COUNT = Font.font("Barlow Condensed", 13);
+
+    private final Lexicon lexicon;
+    private final ReportWriter writer;
+    private final Canvas canvas = new Canvas();
+    private final Tooltip tip = new Tooltip(Words.of("chart.tip"));
+    private GameFigure figure = new GameFigure(List.of(), List.of(), 0, 0);
+    private Color colour = Look.THEIRS;
+
+    GameView(Lexicon lexicon, ReportWriter writer, Consumer<List<Trial>> play) {
+        this.lexicon = lexicon;
+        this.writer = writer;
+        setId("game");
+        getChildren().add(canvas);
+        Tooltip.install(this, tip);
+        setOnMouseMoved(e -> {
+            GameFigure.Link l = nearest(e.getX(), e.getY());
+            tip.setText(l == null ? Words.of("chart.tip") : writer.way(figure, l, lexicon));
+        });
+        setOnMouseClicked(e -> {
+            GameFigure.Link l = nearest(e.getX(), e.getY());
+            if (l != null) {
+                play.accept(l.trials());
+            }
+        });
+    }
+
+    void show(GameFigure f, Color of) {
+        figure = f;
+        colour = of;
+        draw();
+    }
+
+    @Override
+    protected void layoutChildren() {
+        if (canvas.getWidth() != getWidth() || canvas.getHeight() != getHeight()) {
+            canvas.setWidth(getWidth());
+            canvas.setHeight(getHeight());
+            draw();
+        }
+    }
+
+    private GameLayout laid() {
+        return new GameLayout(figure, getWidth(), getHeight());
+    }
+
+    private GameFigure.Link nearest(double x, double y) {
+        GameLayout layout = laid();
+        GameFigure.Link best = null;
+        double least = Double.MAX_VALUE;
+        for (GameFigure.Link l : figure.links()) {
+            GameLayout.Curve c = layout.curve(l);
+            for (int i = 0; i <= STEPS; i++) {
+                double[] p = c.at(i / (double) STEPS);
+                double away = Math.hypot(p[0] - x, p[1] - y) - layout.line(l) / 2;
+                if (away < least) {
+                    least = away;
+                    best = l;
+                }
+            }
+        }
+        return least <= NEAR ? best : null;
+    }
+
+    private void draw() {
+        GraphicsContext g = canvas.getGraphicsContext2D();
+        g.clearRect(0, 0, getWidth(), getHeight());
+        GameLayout layout = laid();
+        for (GameFigure.Link l : figure.links()) {
+            GameLayout.Curve c = layout.curve(l);
+            g.setLineDashes(l.second() ? new double[] {7, 4} : null);
+            stroke(g, c, layout.line(l), colour.deriveColor(0, 1, 1, 0.28));
+            g.setLineDashes((double[]) null);
+            if (layout.filled(l) > 0) {
+                stroke(g, c, layout.filled(l), colour);
+            }
+        }
+        g.setTextAlign(TextAlignment.CENTER);
+        g.setTextBaseline(VPos.CENTER);
+        for (GameFigure.Box b : figure.boxes()) {
+            box(g, layout.spot(b), writer.box(b, lexicon), b.kind() == GameFigure.Kind.FINISH);
+        }
+        g.setFont(COUNT);
+        for (GameFigure.Link l : figure.links()) {
+            double[] middle = layout.curve(l).at(0.5);
+            g.setFill(Look.INK);
+            g.fillText(writer.link(l, lexicon), middle[0], middle[1] - layout.line(l) / 2 - 9);
+        }
+    }
+
+    private void box(GraphicsContext g, GameLayout.Spot s, String words, boolean finish) {
+        double x = s.x() - s.w() / 2;
+        double y = s.y() - s.h() / 2;
+        g.setFill(finish ? colour : Look.SHEET);
+        g.fillRoundRect(x, y, s.w(), s.h(), 8, 8);
+        g.setStroke(colour);
+        g.setLineWidth(1.4);
+        g.strokeRoundRect(x, y, s.w(), s.h(), 8, 8);
+        g.setFill(finish ? Look.SHEET : Look.INK);
+        g.setFont(NAME);
+        g.fillText(words, s.x(), s.y(), s.w() - 8);
+    }
+
+    private static void stroke(GraphicsContext g, GameLayout.Curve c, double width, Color tint) {
+        g.setStroke(tint);
+        g.setLineWidth(width);
+        g.beginPath();
+        g.moveTo(c.x1(), c.y1());
+        g.bezierCurveTo(c.c1x(), c.c1y(), c.c2x(), c.c2y(), c.x2(), c.y2());
+        g.stroke();
+    }
+}

@@ -1,0 +1,71 @@
+package farglass.print;
+
+import farglass.scout.GameFigure;
+import farglass.scout.GameLayout;
+import farglass.type.Typeface;
+import java.awt.Color;
+import java.io.IOException;
+
+/** The game figure on paper. */
+final class GameDrawing {
+    private static final int STEPS = 18;
+    private static final double NAME = 8;
+    private static final double COUNT = 7;
+    /** Lines on paper are this much of those on screen. */
+    private static final double SCALE = 0.55;
+
+    private final DossierReport report;
+    private final Color colour;
+
+    GameDrawing(DossierReport report, Color colour) {
+        this.report = report;
+        this.colour = colour;
+    }
+
+    void draw(PaperPage page, double x, double y, double w, double h) throws IOException {
+        GameFigure figure = report.figure();
+        GameLayout layout = new GameLayout(figure, w, h);
+        for (GameFigure.Link l : figure.links()) {
+            GameLayout.Curve c = layout.curve(l);
+            curve(page, c, x, y, Ink.thin(colour, l.second() ? 0.22 : 0.34), SCALE * layout.line(l));
+            if (layout.filled(l) > 0) {
+                curve(page, c, x, y, colour, SCALE * layout.filled(l));
+            }
+        }
+        for (GameFigure.Box b : figure.boxes()) {
+            GameLayout.Spot s = layout.spot(b);
+            double high = Math.min(s.h(), 20);
+            page.fill(x + s.x() - s.w() / 2, y + s.y() - high / 2, s.w(), high, Color.WHITE);
+            page.frame(x + s.x() - s.w() / 2, y + s.y() - high / 2, s.w(), high, colour, 0.8);
+            String name = page.wrapped(
+                            report.writer().box(b, report.lexicon()), s.w() - 4, Typeface.CONDENSED_SEMIBOLD, NAME, 1)
+                    .get(0);
+            centred(page, name, x + s.x(), y + s.y() + 2.8, Typeface.CONDENSED_SEMIBOLD, NAME);
+        }
+        for (GameFigure.Link l : figure.links()) {
+            double[] middle = layout.curve(l).at(0.5);
+            centred(
+                    page,
+                    report.writer().link(l, report.lexicon()),
+                    x + middle[0],
+                    y + middle[1] - SCALE * layout.line(l) / 2 - 2.5,
+                    Typeface.CONDENSED,
+                    COUNT);
+        }
+    }
+
+    private static void centred(PaperPage page, String text, double x, double y, Typeface face, double points)
+            throws IOException {
+        page.text(text, x - page.textWidth(text, face, points) / 2, y, face, points, Ink.INK);
+    }
+
+    private static void curve(PaperPage page, GameLayout.Curve c, double x, double y, Color tint, double width)
+            throws IOException {
+        double[] before = c.at(0);
+        for (int i = 1; i <= STEPS; i++) {
+            double[] next = c.at(i / (double) STEPS);
+            page.line(x + before[0], y + before[1], x + next[0], y + next[1], tint, width);
+            before = next;
+        }
+    }
+}
