@@ -19,7 +19,7 @@ final class SequenceClaims {
         Claim c = Claim.of(
                 id(s),
                 Claim.Topic.CHAIN,
-                "sequence",
+                template(s),
                 q.words(
                         words(q, s.steps()),
                         Integer.toString(s.exchanges()),
@@ -32,6 +32,14 @@ final class SequenceClaims {
                 s.share(),
                 s.trials());
         return s.moreThanChance() ? c.noted(BADGE) : c;
+    }
+
+    /** What it came to is told only where it came to something. */
+    private static String template(Sequence s) {
+        if (s.points() > 0 && s.finished() > 0) {
+            return "sequence.both";
+        }
+        return s.finished() > 0 ? "sequence.finished" : s.points() > 0 ? "sequence.points" : "sequence";
     }
 
     /** Names the claim of a sequence. */

@@ -71,9 +71,18 @@ public final class GameFigures {
         }
         int columns =
                 boxes.values().stream().mapToInt(b -> b.column() + 1).max().orElse(0);
-        List<GameFigure.Box> ordered = new ArrayList<>(boxes.values());
+        // a path that led to a known place at once has no box of its own
+        List<Integer> used = boxes.values().stream()
+                .map(GameFigure.Box::row)
+                .distinct()
+                .sorted()
+                .toList();
+        List<GameFigure.Box> ordered = new ArrayList<>();
+        boxes.values()
+                .forEach(b -> ordered.add(new GameFigure.Box(
+                        b.key(), b.kind(), b.position(), b.role(), b.column(), used.indexOf(b.row()))));
         ordered.sort(Comparator.comparingInt(GameFigure.Box::column).thenComparingInt(GameFigure.Box::row));
-        return new GameFigure(ordered, links, columns, rows);
+        return new GameFigure(ordered, links, columns, used.size());
     }
 
     /** The guards, or the guards under the athlete, in which most was tried; the first that has a way. */

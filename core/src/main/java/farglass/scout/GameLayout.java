@@ -1,24 +1,26 @@
 package farglass.scout;
 
 /**
- * Where everything of a game figure is drawn: columns from the start to the finish, a row per path.
+ * Where everything of a game figure is drawn: down from the start to the finish, the paths side by side.
  *
  * @param width of the drawing, in whatever unit it is drawn in
  * @param height of it
  */
 public record GameLayout(GameFigure figure, double width, double height) {
-    private static final double BOX_SHARE = 0.56;
+    private static final double BOX_SHARE = 0.92;
     private static final double WIDEST_BOX = 128;
-    private static final double BOX_HEIGHT = 34;
+    private static final double BOX_HEIGHT = 30;
+    private static final double STRAIGHT = 0.5;
+    private static final double CROSSING = 0.74;
     private static final double THIN = 1.5;
     private static final double WIDE = 11;
-    /** How far a way that leads back hangs below its boxes. */
+    /** How far a way that leads back stands off its boxes. */
     private static final double HANG = 26;
 
     /** A box by its middle. */
     public record Spot(double x, double y, double w, double h) {}
 
-    /** A curve with two control points, and where its words stand. */
+    /** A curve with two control points. */
     public record Curve(double x1, double y1, double c1x, double c1y, double c2x, double c2y, double x2, double y2) {
         /** A point of it, {@code t} in 0..1. */
         public double[] at(double t) {
@@ -31,31 +33,38 @@ public record GameLayout(GameFigure figure, double width, double height) {
         }
     }
 
-    /** Where a box stands. */
+    /** Where a box stands: a step down for every column of the figure, a path beside the other. */
     public Spot spot(GameFigure.Box b) {
-        double column = width / Math.max(1, figure.columns());
-        double row = height / Math.max(1, figure.rows());
+        double path = width / Math.max(1, figure.rows());
+        double step = height / Math.max(1, figure.columns());
         return new Spot(
-                (b.column() + 0.5) * column,
-                (b.row() + 0.5) * row,
-                Math.min(WIDEST_BOX, BOX_SHARE * column),
-                Math.min(BOX_HEIGHT, 0.7 * row));
+                (b.row() + 0.5) * path,
+                (b.column() + 0.5) * step,
+                Math.min(WIDEST_BOX, BOX_SHARE * path),
+                Math.min(BOX_HEIGHT, 0.5 * step));
     }
 
-    /** How a way runs: to the right from side to side, back in a bow below. */
+    /** How a way runs: down from box to box, back in a bow beside them. */
     public Curve curve(GameFigure.Link l) {
         Spot a = spot(figure.box(l.from()).orElseThrow());
         Spot b = spot(figure.box(l.to()).orElseThrow());
-        if (b.x() > a.x()) {
-            double x1 = a.x() + a.w() / 2;
-            double x2 = b.x() - b.w() / 2;
-            double bend = (x2 - x1) / 2;
-            return new Curve(x1, a.y(), x1 + bend, a.y(), x2 - bend, b.y(), x2, b.y());
+        if (b.y() > a.y()) {
+            double y1 = a.y() + a.h() / 2;
+            double y2 = b.y() - b.h() / 2;
+            double bend = (y2 - y1) / 2;
+            return new Curve(a.x(), y1, a.x(), y1 + bend, b.x(), y2 - bend, b.x(), y2);
         }
-        double y1 = a.y() + a.h() / 2;
-        double y2 = b.y() + (b.y() >= a.y() ? -b.h() / 2 : b.h() / 2);
-        double low = Math.max(y1, y2) + HANG;
-        return new Curve(a.x(), y1, a.x(), low, b.x(), low, b.x(), y2);
+        double side = b.x() >= a.x() ? 1 : -1;
+        double x1 = a.x() + side * a.w() / 2;
+        double x2 = b.x() + (b.x() == a.x() ? side : -side) * b.w() / 2;
+        double out = b.x() == a.x() ? x1 + side * HANG : (x1 + x2) / 2;
+        return new Curve(x1, a.y(), out, a.y(), out, b.y(), x2, b.y());
+    }
+
+    /** Where the words of a way stand: at its middle, or near its end where it crosses others. */
+    public double[] label(GameFigure.Link l) {
+        Curve c = curve(l);
+        return c.at(c.x1() == c.x2() ? STRAIGHT : CROSSING);
     }
 
     /** Width of a way: how often it is tried. */

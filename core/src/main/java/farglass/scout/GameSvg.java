@@ -5,14 +5,15 @@ import java.util.Locale;
 
 /** A game figure as SVG, with its words as text. */
 public final class GameSvg {
-    private static final double WIDTH = 960;
-    private static final double ROW = 84;
+    private static final double WIDTH = 760;
+    private static final double STEP = 92;
+    private static final double LINE = 12;
 
     private GameSvg() {}
 
     /** @param colour of the athlete, as {@code #rrggbb} */
     public static String of(GameFigure figure, ReportWriter writer, Lexicon lexicon, String colour) {
-        double height = Math.max(1, figure.rows()) * ROW;
+        double height = Math.max(1, figure.columns()) * STEP;
         GameLayout layout = new GameLayout(figure, WIDTH, height);
         StringBuilder svg = new StringBuilder(format(
                 "<svg xmlns=\"http://www.w3.org/2000/svg\" viewBox=\"0 0 %.0f %.0f\" font-family=\"sans-serif\">%n",
@@ -32,11 +33,14 @@ public final class GameSvg {
             svg.append(format(
                     "<rect x=\"%.1f\" y=\"%.1f\" width=\"%.1f\" height=\"%.1f\" rx=\"4\" fill=\"#FCF9F1\" stroke=\"%s\"/>%n",
                     s.x() - s.w() / 2, s.y() - s.h() / 2, s.w(), s.h(), colour));
-            text(svg, s.x(), s.y() + 4, 13, writer.box(b, lexicon));
+            text(svg, s.x(), s.y() + 4, 13, "middle", writer.box(b, lexicon));
         }
         for (GameFigure.Link l : figure.links()) {
-            double[] middle = layout.curve(l).at(0.5);
-            text(svg, middle[0], middle[1] - layout.line(l) / 2 - 4, 11, writer.link(l, lexicon));
+            double[] middle = layout.label(l);
+            double y = middle[1] - LINE;
+            for (String line : writer.link(l, lexicon)) {
+                text(svg, middle[0] + layout.line(l) / 2 + 4, y += LINE, 11, "start", line);
+            }
         }
         return svg.append("</svg>\n").toString();
     }
@@ -48,11 +52,11 @@ public final class GameSvg {
                 path, colour, width, opacity, dashed ? " stroke-dasharray=\"7 4\"" : ""));
     }
 
-    private static void text(StringBuilder svg, double x, double y, int size, String words) {
+    private static void text(StringBuilder svg, double x, double y, int size, String anchor, String words) {
         String safe = words.replace("&", "&amp;").replace("<", "&lt;").replace(">", "&gt;");
         svg.append(format(
-                "<text x=\"%.1f\" y=\"%.1f\" font-size=\"%d\" text-anchor=\"middle\" fill=\"#1B2A34\">%s</text>%n",
-                x, y, size, safe));
+                "<text x=\"%.1f\" y=\"%.1f\" font-size=\"%d\" text-anchor=\"%s\" fill=\"#1B2A34\">%s</text>%n",
+                x, y, size, anchor, safe));
     }
 
     private static String format(String pattern, Object... args) {

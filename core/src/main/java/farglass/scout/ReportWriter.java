@@ -4,6 +4,8 @@ import farglass.lexicon.Lexicon;
 import farglass.lexicon.Position;
 import farglass.match.Role;
 import java.text.MessageFormat;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Locale;
 import java.util.ResourceBundle;
 import java.util.regex.Pattern;
@@ -11,6 +13,9 @@ import java.util.regex.Pattern;
 /** Puts a report into words of one language. */
 public final class ReportWriter {
     private static final Pattern WHOLE = Pattern.compile("\\d{1,9}");
+
+    /** Letters of a line beside a way. */
+    private static final int LINE = 15;
 
     private final ResourceBundle words;
     private final Locale locale;
@@ -41,15 +46,37 @@ public final class ReportWriter {
         if (b.kind() == GameFigure.Kind.FINISH) {
             return words.getString("game.finish");
         }
+        if (b.position().equals("STD")) {
+            return words.getString("game.feet");
+        }
         boolean above = b.role() == Role.HOLDER
                 && lexicon.position(b.position()).map(Position::guard).orElse(false);
         String name = String.valueOf(lexicon.positionName(b.position()));
         return above ? format("game.above", name) : name;
     }
 
-    /** What stands at a way of it: "lasso sweep 6 of 12". */
-    public String link(GameFigure.Link l, Lexicon lexicon) {
-        return format("game.link", lexicon.techniqueName(l.technique()), l.worked(), l.tries());
+    /** What stands at a way of it, in short lines: "lasso sweep", "6 of 12". */
+    public List<String> link(GameFigure.Link l, Lexicon lexicon) {
+        List<String> lines = new ArrayList<>();
+        String name = String.valueOf(lexicon.techniqueName(l.technique()));
+        if (l.technique().startsWith("to-")) {
+            name = format(
+                    "game.to",
+                    lexicon.technique(l.technique())
+                            .map(t -> String.valueOf(lexicon.positionName(t.to().isEmpty() ? "" : t.to().get(0))))
+                            .orElse(name));
+        }
+        StringBuilder line = new StringBuilder();
+        for (String word : name.split(" ")) {
+            if (line.length() > 0 && line.length() + word.length() >= LINE) {
+                lines.add(line.toString());
+                line.setLength(0);
+            }
+            line.append(line.length() == 0 ? "" : " ").append(word);
+        }
+        lines.add(line.toString());
+        lines.add(format("game.link", l.worked(), l.tries()));
+        return lines;
     }
 
     /** A way in full, for those who do not see the drawing. */

@@ -35,8 +35,8 @@ class GameFigureTest {
                 .extracting(l -> l.from() + " " + l.technique())
                 .contains("STD neutral guard-pull", "LAS guard lasso-sweep", "LAS guard triangle");
         GameFigure.Link pull = f.links().get(0);
-        assertThat(WRITER.link(pull, LEXICON)).isEqualTo("guard pull 13 of 13");
-        assertThat(WRITER.way(f, pull, LEXICON)).startsWith("From standing").contains("lasso guard");
+        assertThat(WRITER.link(pull, LEXICON)).containsExactly("guard pull", "13 of 13");
+        assertThat(WRITER.way(f, pull, LEXICON)).startsWith("From: on the feet").contains("lasso guard");
         GameFigure.Link triangle = f.links().stream()
                 .filter(l -> l.technique().equals("triangle"))
                 .findFirst()
@@ -50,7 +50,7 @@ class GameFigureTest {
     @ValueSource(strings = {"brisa-tolendt", "odile-marrowen", "juno-fastrel", "ansa-kellivar"})
     void everyWayHasItsFilmAndNothingIsDrawnOverAnother(String who) {
         GameFigure f = figure(who);
-        assertThat(f.rows()).isBetween(3, 5);
+        assertThat(f.rows()).isBetween(2, 5);
         assertThat(f.boxes()).extracting(b -> b.column() + "/" + b.row()).doesNotHaveDuplicates();
         assertThat(f.links()).allSatisfy(l -> {
             assertThat(l.tries()).isGreaterThanOrEqualTo(2);
@@ -77,7 +77,7 @@ class GameFigureTest {
         assertThat(d.getElementsByTagName("rect").getLength())
                 .isEqualTo(f.boxes().size());
         assertThat(d.getElementsByTagName("text").getLength())
-                .isEqualTo(f.boxes().size() + f.links().size());
+                .isGreaterThanOrEqualTo(f.boxes().size() + 2 * f.links().size());
         for (GameFigure.Box b : f.boxes()) {
             assertThat(svg).contains(WRITER.box(b, LEXICON));
         }

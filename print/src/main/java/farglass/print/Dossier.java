@@ -181,7 +181,7 @@ public final class Dossier {
         next();
         if (!report.figure().boxes().isEmpty()) {
             heading(PrintWords.of("dossier.game", surname().toUpperCase(Locale.ROOT)));
-            double high = Math.min(GAME, report.figure().rows() * GAME_ROW);
+            double high = Math.min(GAME, report.figure().columns() * GAME_ROW);
             new GameDrawing(report, colour).draw(page, MARGIN, y + 4, width(), high);
             y += high + 16;
             page.text(PrintWords.of("dossier.game.legend"), MARGIN, y, Typeface.CONDENSED, 8, Ink.SOFT);

@@ -5,6 +5,7 @@ import farglass.scout.GameLayout;
 import farglass.type.Typeface;
 import java.awt.Color;
 import java.io.IOException;
+import java.util.List;
 
 /** The game figure on paper. */
 final class GameDrawing {
@@ -43,14 +44,13 @@ final class GameDrawing {
             centred(page, name, x + s.x(), y + s.y() + 2.8, Typeface.CONDENSED_SEMIBOLD, NAME);
         }
         for (GameFigure.Link l : figure.links()) {
-            double[] middle = layout.curve(l).at(0.5);
-            centred(
-                    page,
-                    report.writer().link(l, report.lexicon()),
-                    x + middle[0],
-                    y + middle[1] - SCALE * layout.line(l) / 2 - 2.5,
-                    Typeface.CONDENSED,
-                    COUNT);
+            double[] middle = layout.label(l);
+            List<String> lines = report.writer().link(l, report.lexicon());
+            double at = y + middle[1] - (lines.size() - 1) * COUNT / 2 + 2.5;
+            for (String line : lines) {
+                page.text(line, x + middle[0] + SCALE * layout.line(l) / 2 + 3, at, Typeface.CONDENSED, COUNT, Ink.INK);
+                at += COUNT;
+            }
         }
     }
 

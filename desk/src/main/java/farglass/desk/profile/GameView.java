@@ -22,7 +22,8 @@ import javafx.scene.text.TextAlignment;
 final class GameView extends Region {
     private static final double NEAR = 9;
     private static final int STEPS = 24;
-    private static final Font NAME = Font.font("Barlow SemiBold", 13.5);
+    private static final double LINE = 12;
+    private static final Font NAME = Font.font("Barlow Condensed SemiBold", 14);
     private static final Font COUNT = Font.font("Barlow Condensed", 13);
 
     private final Lexicon lexicon;
@@ -106,10 +107,20 @@ final class GameView extends Region {
             box(g, layout.spot(b), writer.box(b, lexicon), b.kind() == GameFigure.Kind.FINISH);
         }
         g.setFont(COUNT);
+        g.setTextAlign(TextAlignment.LEFT);
         for (GameFigure.Link l : figure.links()) {
-            double[] middle = layout.curve(l).at(0.5);
+            double[] middle = layout.label(l);
+            List<String> lines = writer.link(l, lexicon);
+            double y = middle[1] - (lines.size() - 1) * LINE / 2;
             g.setFill(Look.INK);
-            g.fillText(writer.link(l, lexicon), middle[0], middle[1] - layout.line(l) / 2 - 9);
+            for (String line : lines) {
+                double x = middle[0] + layout.line(l) / 2 + 5;
+                g.setStroke(Look.SHEET);
+                g.setLineWidth(3);
+                g.strokeText(line, x, y);
+                g.fillText(line, x, y);
+                y += LINE;
+            }
         }
     }
 
