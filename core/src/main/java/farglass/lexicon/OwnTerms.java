@@ -24,8 +24,8 @@ public record OwnTerms(
         List<Technique> techniques,
         List<Grip> grips,
         Map<String, List<String>> checkpoints) {
-    /** The languages that the shipped lexicon has names in. */
-    public static final List<String> LANGUAGES = List.of("en", "pt", "ja");
+    /** What the shipped lexicon has names in; {@code plain} describes what is named after people or by custom. */
+    public static final List<String> LANGUAGES = List.of("en", "plain", "pt", "ja");
 
     public static final OwnTerms NONE = new OwnTerms("en", List.of(), List.of(), List.of(), Map.of());
 

@@ -108,7 +108,7 @@ class LikelyNextTest {
     @Test
     void withoutAnyFilmWhatIsUsuallyTriedThereComesFirst() {
         LikelyNext model = LikelyNext.of(List.of(), LEXICON);
-        MatchRecord half = Records.of(Records.start(), Records.guard(1, "HFG", Corner.A));
+        MatchRecord half = Records.of(Records.start(), Records.guard(1, "HFG", Corner.A), Records.end(9));
         Span here = PositionLine.of(half, LEXICON).current(MatchTime.ofMs(2000)).orElseThrow();
         assertThat(model.after(here, null, half, 5))
                 .extracting(s -> s.by() + " " + s.technique())

@@ -51,6 +51,7 @@ final class AssignmentForm extends VBox {
         us.setConverter(Ui.shown(desk::nameOf));
         us.setMaxWidth(Double.MAX_VALUE);
         date.setMaxWidth(Double.MAX_VALUE);
+        ruleset.setConverter(Ui.shown(code -> desk.rulesName(code, null)));
         ruleset.setMaxWidth(Double.MAX_VALUE);
         attire.setMaxWidth(Double.MAX_VALUE);
         minutes.setMaxWidth(Double.MAX_VALUE);

@@ -126,6 +126,7 @@ final class MatchForm extends StackPane {
         a.name.getItems().setAll(names);
         b.name.getItems().setAll(names);
         film.setText(path == null ? "" : path.toString());
+        ruleset.setConverter(Ui.shown(code -> desk.rulesName(code, null)));
         ruleset.setValue("points-gi");
         attire.setValue("gi");
         kind.setValue(RecordKind.MATCH);

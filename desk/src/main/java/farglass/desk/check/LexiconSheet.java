@@ -76,6 +76,7 @@ final class LexiconSheet extends StackPane {
         told.setId("lexicon-told");
         into.setPromptText(Words.of("lexicon.into.prompt"));
         fresh.setPromptText(Words.of("lexicon.new.prompt"));
+        shown.setConverter(Ui.shown(l -> Words.of("lexicon.language." + l)));
         shown.setValue(own.terms().shown());
         shown.setOnAction(e -> keep(own.terms().shown(shown.getValue()), Words.of("lexicon.kept")));
         Button keep = Ui.button(Words.of("form.keep"), this::keepTerm, "strong-button");

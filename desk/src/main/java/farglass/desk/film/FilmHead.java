@@ -35,7 +35,7 @@ final class FilmHead extends HBox {
         String date = d.date() == null ? "" : d.date().toString();
         String kind =
                 r.kind() == RecordKind.MATCH ? "" : Words.of("kind." + r.kind().code());
-        facts.setText(Stream.of(kind, d.event(), d.round(), date, d.attire(), d.ruleset())
+        facts.setText(Stream.of(kind, d.event(), d.round(), date, d.attire(), desk.rulesName(d.ruleset(), d.date()))
                 .filter(s -> s != null && !s.isEmpty())
                 .collect(Collectors.joining(", ")));
         legend.getChildren().clear();

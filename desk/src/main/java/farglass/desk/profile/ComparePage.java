@@ -86,7 +86,7 @@ final class ComparePage extends VBox {
         return PersonName.last(name);
     }
 
-    private static String meeting(MatchRecord r) {
+    private String meeting(MatchRecord r) {
         Result result = r.details().result();
         String date = r.details().date() == null ? "" : r.details().date() + ", ";
         String end = result == null
@@ -97,6 +97,6 @@ final class ComparePage extends VBox {
                                 "versus.won",
                                 r.athlete(result.winner()).name(),
                                 result.method().code());
-        return date + r.details().ruleset() + ": " + end;
+        return date + desk.rulesName(r.details().ruleset(), r.details().date()) + ": " + end;
     }
 }

@@ -276,6 +276,13 @@ public final class Desk implements AutoCloseable {
         return rulesets.getReadOnlyProperty();
     }
 
+    /** Displayed name of a ruleset as it held on a day; the code of one that is not known, "" for none. */
+    public String rulesName(String code, LocalDate day) {
+        return code == null
+                ? ""
+                : rulesets.get().of(code, day).map(Ruleset::name).orElse(code);
+    }
+
     /** Keeps a ruleset of the user's own. */
     public void keep(Ruleset own) {
         rulesets.set(session.keep(own));
