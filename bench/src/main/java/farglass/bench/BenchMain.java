@@ -7,6 +7,7 @@ import farglass.bench.fault.KillFaults;
 import farglass.bench.truth.ChainsBench;
 import farglass.bench.truth.CoverageBench;
 import farglass.bench.truth.PlanBench;
+import farglass.bench.truth.ReportBench;
 import farglass.bench.truth.WinChanceBench;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -59,7 +60,7 @@ public final class BenchMain {
             EnduranceBench.start(minutes);
             System.exit(0);
         }
-        if (List.of("CoverageBench", "ChainsBench", "WinChanceBench", "PlanBench")
+        if (List.of("CoverageBench", "ChainsBench", "WinChanceBench", "PlanBench", "ReportBench")
                 .contains(chosen)) {
             truth(chosen, args.length > 1 ? Integer.parseInt(args[1]) : USUAL_WORLDS);
             System.exit(0);
@@ -113,6 +114,7 @@ public final class BenchMain {
             case "CoverageBench" -> CoverageBench.start(worlds);
             case "ChainsBench" -> ChainsBench.start(worlds);
             case "WinChanceBench" -> WinChanceBench.start(worlds);
+            case "ReportBench" -> ReportBench.start(worlds);
             default -> PlanBench.start(worlds);
         }
     }

@@ -26,6 +26,8 @@ final class AthleteSums {
     private @Nullable Map<Situation, Map<String, Integer>> exits;
     /** By place and role, then technique: stays in which it was tried; null until asked for. */
     private @Nullable Map<Situation, Map<String, Integer>> stays;
+    /** Null until asked for. */
+    private @Nullable FollowCounts follows;
 
     AthleteSums(String athlete, List<MatchFacts> matches) {
         this.athlete = athlete;
@@ -95,6 +97,17 @@ final class AthleteSums {
                     f -> PlaceStays.counts(f.stays(f.record().cornerOf(athlete).orElseThrow())));
         }
         return stays.getOrDefault(at, Map.of());
+    }
+
+    /** How often one attempt followed another. */
+    synchronized FollowCounts follows() {
+        if (follows == null) {
+            FollowCounts counts = new FollowCounts();
+            matches.forEach(
+                    f -> counts.add(f.exchanges(f.record().cornerOf(athlete).orElseThrow())));
+            follows = counts;
+        }
+        return follows;
     }
 
     private <K> Map<K, Map<String, Integer>> sums(Function<MatchFacts, Map<K, Map<String, Integer>>> of) {

@@ -367,6 +367,22 @@ public final class Baseline {
                 .get(0);
     }
 
+    /**
+     * How often the others go on from one attempt to another within an exchange: of those who show the first, exchanges
+     * with both and exchanges with the first.
+     */
+    BetaPrior.Counts follows(String step, String next, String athlete) {
+        double x = 0;
+        double n = 0;
+        for (Map.Entry<String, AthleteSums> e : athletes.entrySet()) {
+            if (!e.getKey().equals(athlete)) {
+                x += e.getValue().follows().followed(step, next);
+                n += e.getValue().follows().begun(step);
+            }
+        }
+        return new Counts(x, n);
+    }
+
     private BetaPrior fitTried(Situation at, String technique, String athlete) {
         List<Counts> others = new ArrayList<>();
         athletes.forEach((who, sums) -> {

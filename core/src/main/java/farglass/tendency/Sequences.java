@@ -53,9 +53,12 @@ public final class Sequences {
     private final Map<String, Integer> numbers = new HashMap<>();
     private final List<String> names = new ArrayList<>();
     private final UsualOnward mix;
+    /** Null when the filter has it off. */
+    private final @Nullable Baseline baseline;
 
     private Sequences(Evidence evidence, List<Exchanges.Exchange> exchanges) {
         this.evidence = evidence;
+        this.baseline = evidence.filter().baseline() ? Baseline.of(evidence.index(), evidence.filter()) : null;
         this.exchanges = exchanges.stream()
                 .map(e -> new Exchanges.Exchange(e.seen(), tried(e.steps())))
                 .filter(e -> !e.steps().isEmpty())
@@ -70,7 +73,7 @@ public final class Sequences {
     }
 
     /** Without the places come to: what led there tells of them. */
-    private static List<Exchanges.Step> tried(List<Exchanges.Step> steps) {
+    static List<Exchanges.Step> tried(List<Exchanges.Step> steps) {
         return steps.stream().filter(s -> !s.code().startsWith(">")).toList();
     }
 
@@ -82,16 +85,16 @@ public final class Sequences {
     }
 
     /**
-     * A pattern with how far its exchanges and those of the others go along it.
+     * A pattern with how far its exchanges go along it.
      *
      * @param got exchanges that hold its first k + 1 steps
-     * @param others per athlete the same
+     * @param others by step from the second, the share of the others who go on, NaN where none gets so far
      * @param usual by step from the second, the chance to go on if memory and person did not matter
      * @param alphabet how many different steps there are: a longer pattern is one of so many times more that chance
      * may have made
      */
     private record Candidate(
-            int[] pattern, List<Integer> in, int[] got, List<int[]> others, double[] usual, int alphabet) {
+            int[] pattern, List<Integer> in, int[] got, double[] others, double[] usual, int alphabet) {
         /** Share of the exchanges with the first step that would usually go on to the last. */
         double expected() {
             return Arrays.stream(usual).reduce(1, (a, b) -> a * b);
@@ -166,29 +169,26 @@ public final class Sequences {
         for (int[] s : symbols) {
             count(s, patterns, byFirst, own);
         }
-        List<int[][]> others = others(patterns, byFirst);
         List<Candidate> found = new ArrayList<>();
         for (int p = 0; p < patterns.length; p++) {
-            int at = p;
-            List<int[]> theirs =
-                    others.stream().map(o -> o[at]).filter(o -> o[0] > 0).toList();
-            found.add(new Candidate(
-                    patterns[p], nodes.get(p).exchanges(), own[p], theirs, usual(patterns[p], theirs), names.size()));
+            double[] others = new double[patterns[p].length - 1];
+            double[] usual = new double[others.length];
+            usual(patterns[p], others, usual);
+            found.add(new Candidate(patterns[p], nodes.get(p).exchanges(), own[p], others, usual, names.size()));
         }
         return found;
     }
 
     /** What the athlete's own mix of attempts would make of it, or what the others do, whichever is more. */
-    private double[] usual(int[] pattern, List<int[]> others) {
-        double[] usual = new double[pattern.length - 1];
+    private void usual(int[] pattern, double[] others, double[] usual) {
         for (int k = 1; k < pattern.length; k++) {
-            int at = k;
-            double x = others.stream().mapToInt(o -> o[at]).sum();
-            double n = others.stream().mapToInt(o -> o[at - 1]).sum();
             double mixed = mix.chance(pattern[k - 1], pattern[k]);
-            usual[k - 1] = Math.max(mixed, (x + mixed) / (n + 1));
+            BetaPrior.Counts theirs = baseline == null
+                    ? new BetaPrior.Counts(0, 0)
+                    : baseline.follows(names.get(pattern[k - 1]), names.get(pattern[k]), evidence.athlete());
+            others[k - 1] = theirs.n() == 0 ? Double.NaN : theirs.x() / theirs.n();
+            usual[k - 1] = Math.max(mixed, (theirs.x() + mixed) / (theirs.n() + 1));
         }
-        return usual;
     }
 
     /** Numbers of the patterns that begin with a symbol. */
@@ -201,48 +201,21 @@ public final class Sequences {
         return lists.stream().map(l -> l.stream().mapToInt(i -> i).toArray()).toArray(int[][]::new);
     }
 
-    /** How far each of the other athletes goes along the patterns, under the filter but for whom they met. */
-    private List<int[][]> others(int[][] patterns, int[][] byFirst) {
-        if (!evidence.filter().baseline()) {
-            return List.of();
-        }
-        Filter wide = evidence.filter().ofOthers();
-        return evidence.index().athletes().parallelStream()
-                .filter(who -> !who.equals(evidence.athlete()))
-                .map(who -> {
-                    int[][] got = new int[patterns.length][];
-                    Arrays.setAll(got, p -> new int[patterns[p].length]);
-                    for (MatchFacts f : evidence.index().of(who)) {
-                        if (wide.accepts(f.record())) {
-                            f.exchanges(f.record().cornerOf(who).orElseThrow())
-                                    .forEach(steps -> count(numbered(tried(steps)), patterns, byFirst, got));
-                        }
-                    }
-                    return got;
-                })
-                .toList();
-    }
-
-    private int[] numbered(List<Exchanges.Step> steps) {
-        int[] s = new int[steps.size()];
-        for (int i = 0; i < s.length; i++) {
-            s[i] = numbers.getOrDefault(steps.get(i).symbol(), -1);
-        }
-        return s;
-    }
-
     /** Adds one to every prefix that an exchange holds. */
     private static void count(int[] exchange, int[][] patterns, int[][] byFirst, int[][] got) {
-        BitSet begun = new BitSet();
+        BitSet there = new BitSet();
         for (int symbol : exchange) {
-            if (symbol < 0 || begun.get(symbol)) {
-                continue;
+            if (symbol >= 0) {
+                there.set(symbol);
             }
-            begun.set(symbol);
+        }
+        for (int symbol = there.nextSetBit(0); symbol >= 0; symbol = there.nextSetBit(symbol + 1)) {
             for (int p : byFirst[symbol]) {
+                int[] pattern = patterns[p];
                 got[p][0]++;
-                for (int k = 1; k < patterns[p].length; k++) {
-                    if (ChainTrie.places(exchange, Arrays.copyOf(patterns[p], k + 1)) == null) {
+                for (int k = 1; k < pattern.length && there.get(pattern[k]); k++) {
+                    if (ChainTrie.places(exchange, k + 1 == pattern.length ? pattern : Arrays.copyOf(pattern, k + 1))
+                            == null) {
                         break;
                     }
                     got[p][k]++;
@@ -279,12 +252,10 @@ public final class Sequences {
                 left += side == Side.LEFT ? 1 : 0;
             }
         }
-        List<BetaPrior.Counts> others = c.others().stream()
-                .map(o -> new BetaPrior.Counts(o[o.length - 1], o[0]))
-                .toList();
-        BetaPrior prior = others.size() < Baseline.ATHLETES
-                ? BetaPrior.few(others)
-                : BetaPrior.fit(others, "library, " + others.size() + " others who begin so");
+        double average = Arrays.stream(c.others()).reduce(1, (a, b) -> a * b);
+        BetaPrior prior = Double.isNaN(average)
+                ? BetaPrior.jeffreys()
+                : BetaPrior.fixed(Math.max(LEAST, Math.min(1 - LEAST, average)), STRENGTH, "the others, step by step");
         var share = Proportion.of(trials, prior, Clustering.DEFAULT_RHO, Arrays.hashCode(c.pattern()));
         List<String> told = steps.stream().map(Exchanges.Step::symbol).toList();
         return new Sequence(
@@ -333,10 +304,7 @@ public final class Sequences {
     private static List<Sequence.Onward> onward(Candidate c) {
         List<Sequence.Onward> onward = new ArrayList<>();
         for (int k = 1; k < c.pattern().length; k++) {
-            int at = k;
-            double x = c.others().stream().mapToInt(o -> o[at]).sum();
-            double n = c.others().stream().mapToInt(o -> o[at - 1]).sum();
-            onward.add(new Sequence.Onward(c.got()[k], c.got()[k - 1], n == 0 ? Double.NaN : x / n));
+            onward.add(new Sequence.Onward(c.got()[k], c.got()[k - 1], c.others()[k - 1]));
         }
         return onward;
     }

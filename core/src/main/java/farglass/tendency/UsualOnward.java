@@ -1,5 +1,6 @@
 package farglass.tendency;
 
+import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -11,13 +12,19 @@ import java.util.Map;
  */
 final class UsualOnward {
     /** As far ahead as a sequence may look when it skips one tag. */
-    private static final int AHEAD = 2;
+    static final int AHEAD = 2;
     /** Steps that the share in a place is worth where little else was seen there. */
     private static final double STRENGTH = 2;
 
     private final int[][] symbols;
     private final int[][] places;
-    private final int placeCount;
+    /** Steps by place. */
+    private final double[] slots;
+    /** By symbol, then place. */
+    private final Map<Integer, double[]> met = new HashMap<>();
+    /** By symbol, where it stands: the exchange and the step one after the other. */
+    private final Map<Integer, List<int[]>> where = new HashMap<>();
+
     private final Map<Long, Double> known = new HashMap<>();
 
     /** @param symbols of the steps, by exchange */
@@ -30,7 +37,14 @@ final class UsualOnward {
                     .mapToInt(s -> numbers.computeIfAbsent(s.where(), k -> numbers.size()))
                     .toArray();
         }
-        placeCount = numbers.size();
+        slots = new double[numbers.size()];
+        for (int e = 0; e < symbols.length; e++) {
+            for (int i = 0; i < symbols[e].length; i++) {
+                slots[places[e][i]]++;
+                met.computeIfAbsent(symbols[e][i], k -> new double[slots.length])[places[e][i]]++;
+                where.computeIfAbsent(symbols[e][i], k -> new ArrayList<>()).add(new int[] {e, i});
+            }
+        }
     }
 
     /** Chance that {@code next} stands within two steps after {@code step}, 0..1. */
@@ -39,46 +53,30 @@ final class UsualOnward {
     }
 
     private double worked(int step, int next) {
-        double[] elsewhere = new double[placeCount];
-        double[] slots = new double[placeCount];
-        double[] all = new double[placeCount];
-        double[] met = new double[placeCount];
-        for (int e = 0; e < symbols.length; e++) {
-            for (int i = 0; i < symbols[e].length; i++) {
-                int at = places[e][i];
-                int is = symbols[e][i] == next ? 1 : 0;
-                all[at]++;
-                met[at] += is;
-                if (!follows(symbols[e], i, step)) {
-                    slots[at]++;
-                    elsewhere[at] += is;
-                }
+        List<int[]> occurrences = where.getOrDefault(step, List.of());
+        double[] all = met.getOrDefault(next, new double[slots.length]);
+        // without the slots that follow the step, each counted once
+        double[] elsewhere = all.clone();
+        double[] others = slots.clone();
+        for (int o = 0; o < occurrences.size(); o++) {
+            int e = occurrences.get(o)[0];
+            int from = occurrences.get(o)[1] + 1;
+            boolean again = o > 0 && occurrences.get(o - 1)[0] == e;
+            int first = again ? Math.max(from, occurrences.get(o - 1)[1] + AHEAD + 1) : from;
+            for (int j = first; j < from + AHEAD && j < symbols[e].length; j++) {
+                others[places[e][j]]--;
+                elsewhere[places[e][j]] -= symbols[e][j] == next ? 1 : 0;
             }
         }
         double sum = 0;
-        int occurrences = 0;
-        for (int e = 0; e < symbols.length; e++) {
-            for (int i = 0; i < symbols[e].length; i++) {
-                if (symbols[e][i] == step) {
-                    double none = 1;
-                    for (int j = i + 1; j <= i + AHEAD && j < symbols[e].length; j++) {
-                        int at = places[e][j];
-                        none *= 1 - (elsewhere[at] + STRENGTH * met[at] / all[at]) / (slots[at] + STRENGTH);
-                    }
-                    sum += 1 - none;
-                    occurrences++;
-                }
+        for (int[] o : occurrences) {
+            double none = 1;
+            for (int j = o[1] + 1; j <= o[1] + AHEAD && j < symbols[o[0]].length; j++) {
+                int at = places[o[0]][j];
+                none *= 1 - (elsewhere[at] + STRENGTH * all[at] / slots[at]) / (others[at] + STRENGTH);
             }
+            sum += 1 - none;
         }
-        return occurrences == 0 ? 0 : sum / occurrences;
-    }
-
-    private static boolean follows(int[] exchange, int i, int step) {
-        for (int j = Math.max(0, i - AHEAD); j < i; j++) {
-            if (exchange[j] == step) {
-                return true;
-            }
-        }
-        return false;
+        return occurrences.isEmpty() ? 0 : sum / occurrences.size();
     }
 }

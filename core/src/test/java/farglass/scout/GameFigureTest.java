@@ -9,15 +9,11 @@ import farglass.simulate.DemoLibrary;
 import farglass.tendency.Evidence;
 import farglass.tendency.Filter;
 import farglass.tendency.LibraryIndex;
-import java.io.StringReader;
 import java.util.List;
 import java.util.Locale;
-import javax.xml.parsers.DocumentBuilderFactory;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
-import org.w3c.dom.Document;
-import org.xml.sax.InputSource;
 
 class GameFigureTest {
     private static final Lexicon LEXICON = Lexicon.builtIn();
@@ -69,15 +65,14 @@ class GameFigureTest {
     }
 
     @Test
-    void theDrawingIsWellFormedAndNamesItsPlaces() throws Exception {
+    void theDrawingNamesItsPlacesAndWays() {
         GameFigure f = figure("juno-fastrel");
         String svg = GameSvg.of(f, WRITER, LEXICON, "#0C6B76");
-        Document d =
-                DocumentBuilderFactory.newInstance().newDocumentBuilder().parse(new InputSource(new StringReader(svg)));
-        assertThat(d.getElementsByTagName("rect").getLength())
-                .isEqualTo(f.boxes().size());
-        assertThat(d.getElementsByTagName("text").getLength())
-                .isGreaterThanOrEqualTo(f.boxes().size() + 2 * f.links().size());
+        assertThat(svg).startsWith("<svg ").endsWith("</svg>\n").doesNotContain("NaN");
+        assertThat(svg.split("<rect ", -1)).hasSize(f.boxes().size() + 1);
+        assertThat(svg.split("<text ", -1).length)
+                .isGreaterThan(f.boxes().size() + 2 * f.links().size());
+        assertThat(svg.split("<text ", -1)).hasSameSizeAs(svg.split("</text>", -1));
         for (GameFigure.Box b : f.boxes()) {
             assertThat(svg).contains(WRITER.box(b, LEXICON));
         }

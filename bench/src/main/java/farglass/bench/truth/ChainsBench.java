@@ -102,7 +102,7 @@ public final class ChainsBench {
     }
 
     /** In the place with most to do; half of the first athlete's tries of one thing are followed by the others. */
-    private static Row plant(World world, int length, Random rng) {
+    static Row plant(World world, int length, Random rng) {
         Athlete a = world.athletes.get(0);
         Map<String, Integer> tries = new HashMap<>();
         for (MatchRecord r : CoverageBench.matches(world, true, 30, rng.nextLong())) {
