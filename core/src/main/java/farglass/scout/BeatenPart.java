@@ -18,7 +18,7 @@ final class BeatenPart {
             k.firm("against.all." + family)
                     .filter(Known::above)
                     .ifPresent(c -> list.add(new Sentence.Builder("beaten." + family)
-                            .say("beaten." + family, c, Clause.Says.MORE, Known.x(c), Known.n(c), Known.others(c))
+                            .say("beaten." + family, c, Assertion.Says.MORE, Known.x(c), Known.n(c), Known.others(c))
                             .build()));
         }
         k.firmly("against.").stream()
@@ -28,7 +28,7 @@ final class BeatenPart {
                         .say(
                                 "beaten.technique",
                                 c,
-                                Clause.Says.MORE,
+                                Assertion.Says.MORE,
                                 c.args().get(1),
                                 Known.x(c),
                                 Known.n(c),
@@ -41,7 +41,7 @@ final class BeatenPart {
                             .say(
                                     "beaten." + place,
                                     c,
-                                    Clause.Says.MORE,
+                                    Assertion.Says.MORE,
                                     Known.percent(c.estimate().mean()),
                                     Known.others(c))
                             .build()));
@@ -49,7 +49,7 @@ final class BeatenPart {
         k.firm("finish.lost")
                 .filter(c -> c.estimate().x() >= PUNISHED && !Known.below(c))
                 .ifPresent(c -> list.add(new Sentence.Builder("beaten.submitted")
-                        .say("beaten.submitted", c, Clause.Says.COUNTED, Known.x(c), Known.n(c))
+                        .say("beaten.submitted", c, Assertion.Says.COUNTED, Known.x(c), Known.n(c))
                         .others(c)
                         .build()));
         k.all("error.").stream()
@@ -59,7 +59,7 @@ final class BeatenPart {
                         .say(
                                 "beaten.error",
                                 c,
-                                Clause.Says.COUNTED,
+                                Assertion.Says.COUNTED,
                                 c.args().get(1),
                                 c.args().get(3),
                                 c.args().get(2))

@@ -37,7 +37,7 @@ final class BottomPart {
         k.firm("against.all.pass")
                 .filter(Known::below)
                 .ifPresent(c -> list.add(new Sentence.Builder("bottom.defends")
-                        .say("bottom.defends", c, Clause.Says.LESS, Known.x(c), Known.n(c), Known.others(c))
+                        .say("bottom.defends", c, Assertion.Says.LESS, Known.x(c), Known.n(c), Known.others(c))
                         .build()));
         return list;
     }
@@ -49,7 +49,7 @@ final class BottomPart {
                 .ifPresent(c -> s.say(
                         "bottom.time",
                         c,
-                        Clause.Says.MORE,
+                        Assertion.Says.MORE,
                         Known.percent(c.estimate().mean()),
                         Known.others(c)));
         String key = "bottom.guards";
@@ -58,7 +58,7 @@ final class BottomPart {
             s.say(
                     key,
                     g,
-                    most ? Clause.Says.MOST : Clause.Says.MORE,
+                    most ? Assertion.Says.MOST : Assertion.Says.MORE,
                     g.args().get(1),
                     Known.percent(g.estimate().raw()));
             if (Known.above(g)) {
@@ -90,14 +90,14 @@ final class BottomPart {
                     c.args().get(2),
                     Known.x(c),
                     Known.n(c));
-            if (Known.says(c) != Clause.Says.COUNTED) {
+            if (Known.says(c) != Assertion.Says.COUNTED) {
                 s.others(c);
             }
             String technique = c.id().substring(c.id().lastIndexOf('.') + 1);
             // its success is that of this guard only where it is hardly tried elsewhere
             k.firm("technique." + technique)
                     .filter(w -> w.estimate().n() <= 2 * c.estimate().x())
-                    .ifPresent(w -> s.say("bottom.worked", w, Clause.Says.COUNTED, Known.x(w), Known.n(w)));
+                    .ifPresent(w -> s.say("bottom.worked", w, Assertion.Says.COUNTED, Known.x(w), Known.n(w)));
         }
         list.add(s.build());
     }

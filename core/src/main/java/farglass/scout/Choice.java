@@ -28,7 +28,7 @@ final class Choice {
         boolean one = Known.largest(shares);
         Sentence.Builder s = new Sentence.Builder(id);
         if (one) {
-            s.say(id, first, Clause.Says.MOST, first.args().get(1), Known.x(first), Known.n(first));
+            s.say(id, first, Assertion.Says.MOST, first.args().get(1), Known.x(first), Known.n(first));
         } else {
             Claim second = shares.get(1);
             // two that stand clearly before all others
@@ -39,7 +39,7 @@ final class Choice {
             s.say(
                     id + ".two",
                     first,
-                    Clause.Says.COUNTED,
+                    Assertion.Says.COUNTED,
                     first.args().get(1),
                     Known.x(first),
                     second.args().get(1),
@@ -51,7 +51,7 @@ final class Choice {
                 .ifPresent(c -> s.say(
                                 works,
                                 c,
-                                Clause.Says.COUNTED,
+                                Assertion.Says.COUNTED,
                                 Known.x(c),
                                 Known.n(c),
                                 first.args().get(1))

@@ -78,7 +78,7 @@ final class Edges {
                         .say("opening." + family, suffers, Known.says(suffers), Known.x(suffers), k.matches());
                 s.say("danger.usual", suffers, Known.says(suffers), inSo(k, suffers));
                 k.firm("against.all." + family)
-                        .filter(c -> Known.says(c) != Clause.Says.COUNTED)
+                        .filter(c -> Known.says(c) != Assertion.Says.COUNTED)
                         .ifPresent(
                                 c -> s.say("opening.works", c, Known.says(c), Known.x(c), Known.n(c), Known.others(c)));
                 edges.add(edge(s.build(), family, false, VALUE.getOrDefault(family, 0.0) * more(k, suffers), stakes));

@@ -18,7 +18,7 @@ final class FinishPart {
         k.firm("against.all.submission")
                 .filter(Known::below)
                 .ifPresent(c -> list.add(new Sentence.Builder("finishes.defends")
-                        .say("finishes.defends", c, Clause.Says.LESS, Known.x(c), Known.n(c), Known.others(c))
+                        .say("finishes.defends", c, Assertion.Says.LESS, Known.x(c), Known.n(c), Known.others(c))
                         .build()));
         return list;
     }
@@ -28,13 +28,13 @@ final class FinishPart {
                 .say(
                         wins.estimate().x() > 0 ? "finishes.wins" : "finishes.none",
                         wins,
-                        Clause.Says.COUNTED,
+                        Assertion.Says.COUNTED,
                         Known.x(wins),
                         Known.n(wins))
                 .others(wins);
         String key = "finishes.by";
         for (Claim by : k.all("finish.by.").stream().limit(NAMED).toList()) {
-            s.say(key, by, Clause.Says.COUNTED, by.args().get(1), Known.x(by));
+            s.say(key, by, Assertion.Says.COUNTED, by.args().get(1), Known.x(by));
             key = "finishes.by.more";
         }
         return s.build();

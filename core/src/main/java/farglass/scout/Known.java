@@ -114,8 +114,8 @@ final class Known {
     }
 
     /** {@code MORE}, {@code LESS} or {@code COUNTED}, whatever can be said. */
-    static Clause.Says says(Claim c) {
-        return above(c) ? Clause.Says.MORE : below(c) ? Clause.Says.LESS : Clause.Says.COUNTED;
+    static Assertion.Says says(Claim c) {
+        return above(c) ? Assertion.Says.MORE : below(c) ? Assertion.Says.LESS : Assertion.Says.COUNTED;
     }
 
     /**

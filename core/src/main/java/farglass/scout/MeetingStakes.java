@@ -102,7 +102,7 @@ public final class MeetingStakes implements Stakes {
                             .say(
                                     "answer",
                                     c,
-                                    Clause.Says.COUNTED,
+                                    Assertion.Says.COUNTED,
                                     name,
                                     c.args().get(2),
                                     held,
@@ -130,7 +130,7 @@ public final class MeetingStakes implements Stakes {
                     .findFirst();
         }
         return record.map(c -> new Sentence.Builder("own." + technique)
-                .say("own", c, Clause.Says.COUNTED, name, c.args().get(1), Known.x(c), Known.n(c))
+                .say("own", c, Assertion.Says.COUNTED, name, c.args().get(1), Known.x(c), Known.n(c))
                 .build());
     }
 }

@@ -37,7 +37,7 @@ final class MomentsPart {
                                 .say(
                                         "moments." + when + (more ? ".more" : ".less"),
                                         a,
-                                        more ? Clause.Says.MORE : Clause.Says.LESS,
+                                        more ? Assertion.Says.MORE : Assertion.Says.LESS,
                                         Known.x(a),
                                         minutes(a),
                                         Known.x(b),

@@ -29,7 +29,7 @@ public final class ReportWriter {
     /** A sentence with its full stop. */
     public String text(Sentence s) {
         StringBuilder text = new StringBuilder();
-        s.clauses()
+        s.assertions()
                 .forEach(c -> text.append(format(
                         c.template(),
                         c.args().stream().map(ReportWriter::number).toArray())));

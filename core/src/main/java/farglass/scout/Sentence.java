@@ -15,17 +15,17 @@ import org.jspecify.annotations.Nullable;
  * A sentence of a report.
  *
  * @param id stable for what it tells, so that a wording is kept when the numbers change
- * @param clauses one after the other; the first carries it
+ * @param assertions one after the other; the first carries it
  */
-public record Sentence(String id, List<Clause> clauses) {
+public record Sentence(String id, List<Assertion> assertions) {
     public Sentence {
-        clauses = List.copyOf(clauses);
+        assertions = List.copyOf(assertions);
     }
 
     /** What it rests on, the claim that carries it first. */
     public List<Claim> claims() {
-        return clauses.stream()
-                .map(Clause::claim)
+        return assertions.stream()
+                .map(Assertion::claim)
                 .filter(Objects::nonNull)
                 .distinct()
                 .toList();
@@ -38,8 +38,8 @@ public record Sentence(String id, List<Clause> clauses) {
 
     /** The weakest of what it asserts. */
     public Grade grade() {
-        return clauses.stream()
-                .filter(c -> c.claim() != null && c.says() != Clause.Says.COUNTED)
+        return assertions.stream()
+                .filter(c -> c.claim() != null && c.says() != Assertion.Says.COUNTED)
                 .map(c -> Objects.requireNonNull(c.claim()).estimate().grade())
                 .max(Comparator.naturalOrder())
                 .orElseGet(() -> main().map(c -> c.estimate().grade()).orElse(Grade.THIN));
@@ -57,41 +57,41 @@ public record Sentence(String id, List<Clause> clauses) {
         return moments().stream().map(Trial::tag).toList();
     }
 
-    /** Collects a sentence clause by clause. */
+    /** Collects a sentence part by part. */
     static final class Builder {
         private final String id;
-        private final List<Clause> clauses = new ArrayList<>();
+        private final List<Assertion> assertions = new ArrayList<>();
 
         Builder(String id) {
             this.id = id;
         }
 
-        Builder say(String template, @Nullable Claim claim, Clause.Says says, Object... args) {
+        Builder say(String template, @Nullable Claim claim, Assertion.Says says, Object... args) {
             List<String> words = new ArrayList<>();
             for (Object a : args) {
                 words.add(String.valueOf(a));
             }
-            clauses.add(new Clause(template, words, claim, says, null));
+            assertions.add(new Assertion(template, words, claim, says, null));
             return this;
         }
 
         /** The same against another claim, not against the other athletes. */
         Builder than(Claim other) {
-            Clause last = clauses.remove(clauses.size() - 1);
-            clauses.add(new Clause(last.template(), last.args(), last.claim(), last.says(), other));
+            Assertion last = assertions.remove(assertions.size() - 1);
+            assertions.add(new Assertion(last.template(), last.args(), last.claim(), last.says(), other));
             return this;
         }
 
         /** How the others do it, where that is something else. */
         Builder others(Claim claim) {
-            if (Known.says(claim) != Clause.Says.COUNTED) {
+            if (Known.says(claim) != Assertion.Says.COUNTED) {
                 say("others", claim, Known.says(claim), Known.others(claim));
             }
             return this;
         }
 
         Sentence build() {
-            return new Sentence(id, clauses);
+            return new Sentence(id, assertions);
         }
     }
 }

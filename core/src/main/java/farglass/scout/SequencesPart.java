@@ -55,12 +55,12 @@ final class SequencesPart {
                 .say(
                         "sequence",
                         c,
-                        Clause.Says.MORE,
+                        Assertion.Says.MORE,
                         steps[0],
                         steps[1].replace(" \u2192 ", ", "),
                         Known.x(c),
                         Known.n(c))
-                .say("others", c, Clause.Says.MORE, Known.others(c))
+                .say("others", c, Assertion.Says.MORE, Known.others(c))
                 .build();
     }
 }

@@ -27,7 +27,7 @@ final class SidesPart {
 
     private static Sentence sentence(String family, Side side, Claim c) {
         return new Sentence.Builder("sides." + family)
-                .say("sides." + family + "." + side.code(), c, Clause.Says.MORE, Known.x(c), Known.n(c))
+                .say("sides." + family + "." + side.code(), c, Assertion.Says.MORE, Known.x(c), Known.n(c))
                 .build();
     }
 }

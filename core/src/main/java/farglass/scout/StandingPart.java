@@ -14,7 +14,7 @@ final class StandingPart {
         k.firm("against.all.takedown")
                 .filter(Known::below)
                 .ifPresent(c -> list.add(new Sentence.Builder("standing.defends")
-                        .say("standing.defends", c, Clause.Says.LESS, Known.x(c), Known.n(c), Known.others(c))
+                        .say("standing.defends", c, Assertion.Says.LESS, Known.x(c), Known.n(c), Known.others(c))
                         .build()));
         return list;
     }

@@ -15,13 +15,14 @@ final class StartPart {
         List<Sentence> list = new ArrayList<>();
         List<Claim> openings = k.firmly("opening.");
         for (Claim c : openings) {
-            Clause.Says says = c.equals(openings.get(0)) && Known.largest(openings) ? Clause.Says.MOST : Known.says(c);
-            if (list.isEmpty() && (says == Clause.Says.MOST || says == Clause.Says.MORE)) {
+            Assertion.Says says =
+                    c.equals(openings.get(0)) && Known.largest(openings) ? Assertion.Says.MOST : Known.says(c);
+            if (list.isEmpty() && (says == Assertion.Says.MOST || says == Assertion.Says.MORE)) {
                 list.add(opening(k, c, says));
             }
         }
         k.firm("grip.first")
-                .filter(c -> Known.says(c) != Clause.Says.COUNTED)
+                .filter(c -> Known.says(c) != Assertion.Says.COUNTED)
                 .ifPresent(c -> list.add(new Sentence.Builder("start.grip")
                         .say(
                                 Known.above(c) ? "start.grip.own" : "start.grip.other",
@@ -36,10 +37,10 @@ final class StartPart {
         return list;
     }
 
-    private static Sentence opening(Known k, Claim c, Clause.Says says) {
+    private static Sentence opening(Known k, Claim c, Assertion.Says says) {
         Sentence.Builder s =
                 new Sentence.Builder("start." + c.id()).say("start." + c.id(), c, says, Known.x(c), Known.n(c));
-        if (says == Clause.Says.MOST) {
+        if (says == Assertion.Says.MOST) {
             s.others(c);
         } else {
             s.say("others", c, says, Known.others(c));
@@ -53,7 +54,7 @@ final class StartPart {
                     s.say(
                             key,
                             place,
-                            first && Known.largest(to) ? Clause.Says.MOST : Clause.Says.COUNTED,
+                            first && Known.largest(to) ? Assertion.Says.MOST : Assertion.Says.COUNTED,
                             place.args().get(1),
                             Known.x(place));
                     key = "start.or";
@@ -64,7 +65,7 @@ final class StartPart {
                 .ifPresent(t -> s.say(
                         "start.ground",
                         t,
-                        Clause.Says.COUNTED,
+                        Assertion.Says.COUNTED,
                         Math.round(t.estimate().mean() / SECOND_MS)));
         return s.build();
     }

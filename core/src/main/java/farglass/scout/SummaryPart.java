@@ -8,14 +8,14 @@ import java.util.Optional;
 final class SummaryPart {
     private SummaryPart() {}
 
-    /** @param parts all other parts, whose first clauses it takes up */
+    /** @param parts all other parts, whose first assertions it takes up */
     static List<Sentence> of(Known k, Map<Heading, List<Sentence>> parts) {
         Sentence.Builder s = new Sentence.Builder("summary");
         boolean begun = place(k, parts, s);
         begun |= weapon(parts, s, begun);
         begun |= defence(parts, s, begun);
         if (!begun) {
-            s.say("summary.none", null, Clause.Says.COUNTED, k.matches());
+            s.say("summary.none", null, Assertion.Says.COUNTED, k.matches());
         }
         return List.of(s.build());
     }
@@ -28,10 +28,10 @@ final class SummaryPart {
             if (pulls) {
                 take(has(parts, "start.opening.pull").orElseThrow(), s, "summary.pulls");
             } else {
-                s.say("summary.guard", k.firm("place.guard").orElseThrow(), Clause.Says.MORE);
+                s.say("summary.guard", k.firm("place.guard").orElseThrow(), Assertion.Says.MORE);
             }
             has(parts, "bottom.guards")
-                    .ifPresent(g -> g.clauses().stream()
+                    .ifPresent(g -> g.assertions().stream()
                             .filter(c -> c.template().equals("bottom.guards"))
                             .forEach(c -> s.say(
                                     "summary.plays",
@@ -51,13 +51,13 @@ final class SummaryPart {
     private static boolean weapon(Map<Heading, List<Sentence>> parts, Sentence.Builder s, boolean begun) {
         for (String id : List.of("finishes.choice", "top.choice", "bottom.choice", "standing.choice")) {
             Optional<Sentence> choice =
-                    has(parts, id).filter(x -> x.clauses().get(0).says() == Clause.Says.MOST);
+                    has(parts, id).filter(x -> x.assertions().get(0).says() == Assertion.Says.MOST);
             if (choice.isPresent()) {
-                Clause first = choice.get().clauses().get(0);
+                Assertion first = choice.get().assertions().get(0);
                 s.say(
                         begun ? "summary.weapon." + id : "summary.weapon.first." + id,
                         first.claim(),
-                        Clause.Says.MOST,
+                        Assertion.Says.MOST,
                         first.args().get(0));
                 return true;
             }
@@ -67,7 +67,7 @@ final class SummaryPart {
                 .filter(x -> x.id().startsWith("sequence."))
                 .findFirst();
         sequence.ifPresent(x -> {
-            Clause first = x.clauses().get(0);
+            Assertion first = x.assertions().get(0);
             s.say(
                     begun ? "summary.sequence" : "summary.sequence.first",
                     first.claim(),
@@ -90,7 +90,7 @@ final class SummaryPart {
     }
 
     private static void take(Sentence from, Sentence.Builder s, String template) {
-        Clause first = from.clauses().get(0);
+        Assertion first = from.assertions().get(0);
         s.say(template, first.claim(), first.says());
     }
 

@@ -19,7 +19,7 @@ final class TopPart {
                             .say(
                                     "top." + place,
                                     c,
-                                    Clause.Says.MORE,
+                                    Assertion.Says.MORE,
                                     Known.percent(c.estimate().mean()),
                                     Known.others(c))
                             .build()));
@@ -34,7 +34,7 @@ final class TopPart {
                     .say(
                             k.guard(c) ? "top.against" : "top.from",
                             c,
-                            Clause.Says.MORE,
+                            Assertion.Says.MORE,
                             c.args().get(1),
                             c.args().get(2),
                             Known.x(c),
@@ -45,7 +45,7 @@ final class TopPart {
         k.firm("against.all.sweep")
                 .filter(Known::below)
                 .ifPresent(c -> list.add(new Sentence.Builder("top.defends")
-                        .say("top.defends", c, Clause.Says.LESS, Known.x(c), Known.n(c), Known.others(c))
+                        .say("top.defends", c, Assertion.Says.LESS, Known.x(c), Known.n(c), Known.others(c))
                         .build()));
         return list;
     }

@@ -21,7 +21,7 @@ final class UnknownPart {
         List<Sentence> list = new ArrayList<>();
         if (k.matches() < FEW_MATCHES) {
             list.add(new Sentence.Builder("unknown.matches")
-                    .say("unknown.matches", null, Clause.Says.COUNTED, k.matches())
+                    .say("unknown.matches", null, Assertion.Says.COUNTED, k.matches())
                     .build());
         }
         never(k, list);
@@ -36,8 +36,8 @@ final class UnknownPart {
         for (String kind : List.of("takedown", "guard-pull", "back-take", "leg", "arm", "choke")) {
             Claim c = k.any("never." + kind).orElse(null);
             if (c != null && c.estimate().matches() >= WHOLE) {
-                s.say(key, c, Clause.Says.COUNTED, c.estimate().matches());
-                s.say("unknown.kind." + kind, c, Clause.Says.COUNTED);
+                s.say(key, c, Assertion.Says.COUNTED, c.estimate().matches());
+                s.say("unknown.kind." + kind, c, Assertion.Says.COUNTED);
                 key = "unknown.comma";
             }
         }
@@ -54,8 +54,8 @@ final class UnknownPart {
             Claim c = k.any("place." + place).orElse(null);
             double ms = c == null ? 0 : c.estimate().x();
             if (ms < LITTLE_MS) {
-                s.say(key, c, Clause.Says.COUNTED);
-                s.say("unknown.place." + place, c, Clause.Says.COUNTED, Math.round(ms / 1000));
+                s.say(key, c, Assertion.Says.COUNTED);
+                s.say("unknown.place." + place, c, Assertion.Says.COUNTED, Math.round(ms / 1000));
                 key = "unknown.comma";
             }
         }
@@ -79,7 +79,7 @@ final class UnknownPart {
         for (String attire : List.of("gi", "no-gi")) {
             if (counts.getOrDefault(attire, 0) < FEW_IN_ATTIRE) {
                 list.add(new Sentence.Builder("unknown." + attire)
-                        .say("unknown." + attire, null, Clause.Says.COUNTED, counts.getOrDefault(attire, 0))
+                        .say("unknown." + attire, null, Assertion.Says.COUNTED, counts.getOrDefault(attire, 0))
                         .build());
             }
         }

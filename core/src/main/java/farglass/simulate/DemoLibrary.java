@@ -1,5 +1,6 @@
 package farglass.simulate;
 
+import farglass.camp.Logged;
 import farglass.lexicon.Lexicon;
 import farglass.match.FilmRef;
 import farglass.match.MatchRecord;
@@ -253,6 +254,25 @@ public final class DemoLibrary {
                         "submission-only",
                         "no-gi",
                         10));
+    }
+
+    /** The plan of the assignment ahead, half worked: forks, promises, and the first rounds of the camp. */
+    public static Plan prepared() {
+        Plan p = Plan.empty("lantern-bay-2031." + brisa().id(), "Plan against Brisa Tolendt", ansa().id(), brisa().id())
+                .open("Collar drag before she sits")
+                .follow("f1", "Guard pull to lasso")
+                .follow("f2", "Sleeve stripped, knee cut to the right")
+                .follow("f2", "Lasso sweep to her left")
+                .follow("f4", "Base out, then the knee cut again")
+                .promise("", "no guard pull")
+                .promise("f2", "their lasso guard at most 20 s at a time")
+                .remarks("Posture first: the lasso sleeve is stripped before the knee goes through.");
+        LocalDate first = LocalDate.of(2031, 4, 14);
+        return p.camp(p.camp()
+                .from(first)
+                .log(new Logged(first, "+knee-cut", 9, 5, "sleeve stripped late twice"))
+                .log(new Logged(first.plusDays(2), "-lasso-sweep", 8, 5, ""))
+                .log(new Logged(first.plusDays(4), "-triangle", 7, 6, "posture out at once")));
     }
 
     /** The plan of the assignment that is over, with what was forecast and promised then. */

@@ -40,7 +40,7 @@ final class ChainTrie {
     private final int[] in;
     private final int[] last;
     private final int[][] room;
-    private final Node root = new Node(new int[0], List.of());
+    private final Node root = new Node(new int[0], List.of(), null);
     private final List<Node> nodes = new ArrayList<>();
     private int numbered;
 
@@ -51,15 +51,28 @@ final class ChainTrie {
         private final List<Integer> exchanges;
         private int number;
 
-        private Node(int[] pattern, List<Integer> exchanges) {
+        /** Null for the root. */
+        private final @Nullable Node before;
+
+        private Node(int[] pattern, List<Integer> exchanges, @Nullable Node before) {
             this.pattern = pattern;
             this.exchanges = exchanges;
+            this.before = before;
+        }
+
+        /** By length from 1: exchanges that hold so much of the pattern. */
+        int[] reached() {
+            int[] reached = new int[pattern.length];
+            for (Node n = this; n != null && n.pattern.length > 0; n = n.before) {
+                reached[n.pattern.length - 1] = n.exchanges.size();
+            }
+            return reached;
         }
 
         private void grow(int symbol, List<Integer> heldBy) {
             int[] longer = Arrays.copyOf(pattern, pattern.length + 1);
             longer[pattern.length] = symbol;
-            children.add(new Node(longer, heldBy));
+            children.add(new Node(longer, heldBy, this));
         }
 
         /** From 0, the root's; parents before their children. */

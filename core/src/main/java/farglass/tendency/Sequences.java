@@ -163,18 +163,13 @@ public final class Sequences {
 
     private List<Candidate> candidates(List<ChainTrie.Node> nodes) {
         int[][] patterns = nodes.stream().map(ChainTrie.Node::pattern).toArray(int[][]::new);
-        int[][] byFirst = byFirst(patterns);
-        int[][] own = new int[patterns.length][];
-        Arrays.setAll(own, p -> new int[patterns[p].length]);
-        for (int[] s : symbols) {
-            count(s, patterns, byFirst, own);
-        }
         List<Candidate> found = new ArrayList<>();
         for (int p = 0; p < patterns.length; p++) {
             double[] others = new double[patterns[p].length - 1];
             double[] usual = new double[others.length];
             usual(patterns[p], others, usual);
-            found.add(new Candidate(patterns[p], nodes.get(p).exchanges(), own[p], others, usual, names.size()));
+            found.add(new Candidate(
+                    patterns[p], nodes.get(p).exchanges(), nodes.get(p).reached(), others, usual, names.size()));
         }
         return found;
     }
@@ -188,39 +183,6 @@ public final class Sequences {
                     : baseline.follows(names.get(pattern[k - 1]), names.get(pattern[k]), evidence.athlete());
             others[k - 1] = theirs.n() == 0 ? Double.NaN : theirs.x() / theirs.n();
             usual[k - 1] = Math.max(mixed, (theirs.x() + mixed) / (theirs.n() + 1));
-        }
-    }
-
-    /** Numbers of the patterns that begin with a symbol. */
-    private int[][] byFirst(int[][] patterns) {
-        List<List<Integer>> lists = new ArrayList<>();
-        names.forEach(n -> lists.add(new ArrayList<>()));
-        for (int p = 0; p < patterns.length; p++) {
-            lists.get(patterns[p][0]).add(p);
-        }
-        return lists.stream().map(l -> l.stream().mapToInt(i -> i).toArray()).toArray(int[][]::new);
-    }
-
-    /** Adds one to every prefix that an exchange holds. */
-    private static void count(int[] exchange, int[][] patterns, int[][] byFirst, int[][] got) {
-        BitSet there = new BitSet();
-        for (int symbol : exchange) {
-            if (symbol >= 0) {
-                there.set(symbol);
-            }
-        }
-        for (int symbol = there.nextSetBit(0); symbol >= 0; symbol = there.nextSetBit(symbol + 1)) {
-            for (int p : byFirst[symbol]) {
-                int[] pattern = patterns[p];
-                got[p][0]++;
-                for (int k = 1; k < pattern.length && there.get(pattern[k]); k++) {
-                    if (ChainTrie.places(exchange, k + 1 == pattern.length ? pattern : Arrays.copyOf(pattern, k + 1))
-                            == null) {
-                        break;
-                    }
-                    got[p][k]++;
-                }
-            }
         }
     }
 

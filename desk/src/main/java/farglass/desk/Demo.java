@@ -7,24 +7,37 @@ import farglass.film.studio.Footage;
 import farglass.lexicon.Lexicon;
 import farglass.match.MatchRecord;
 import farglass.plan.Assignment;
+import farglass.plan.PinnedClaim;
+import farglass.plan.Plan;
+import farglass.profile.Claim;
+import farglass.profile.ClaimWriter;
+import farglass.profile.Profile;
 import farglass.simulate.DemoLibrary;
 import farglass.store.Library;
 import farglass.store.LibraryException;
+import farglass.tendency.Filter;
+import farglass.tendency.LibraryIndex;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Locale;
 
 /** The demo: its library filled once, its films drawn in the background while the window is in use. */
 public final class Demo {
     private static final String FILLED = "demo.filled";
+    private static final List<String> PINNED = List.of("opening.pull", "guard.LAS", "side.sweep", "technique.triangle");
 
     private Demo() {}
 
-    /** Fills an empty library with the made-up scenario; a library filled before is left as the user has it. */
-    public static void fill(Library library) throws LibraryException {
+    /**
+     * Fills an empty library with the made-up scenario; a library filled before is left as the user has it.
+     *
+     * @return whether it was filled now
+     */
+    public static boolean fill(Library library) throws LibraryException {
         if (library.setting(FILLED).isPresent()) {
-            return;
+            return false;
         }
         if (library.matches().isEmpty()) {
             // all of them or none: a first start that was ended in the middle goes on here
@@ -35,6 +48,21 @@ public final class Demo {
         }
         library.save(DemoLibrary.fought());
         library.set(FILLED, "true");
+        return true;
+    }
+
+    /** Lays a plan by for the match ahead, half worked, so that no station opens empty. */
+    static void prepare(Library library) throws LibraryException {
+        Plan plan = DemoLibrary.prepared();
+        LibraryIndex index = LibraryIndex.of(library.matches(), Lexicon.builtIn());
+        Profile them = Profile.of(index, plan.them(), Filter.ALL, 1);
+        ClaimWriter writer = new ClaimWriter(Locale.ENGLISH);
+        for (Claim c : them.claims()) {
+            if (PINNED.contains(c.id())) {
+                plan = plan.pin(PinnedClaim.of(them.athlete(), c, writer, Filter.ALL));
+            }
+        }
+        library.save(plan);
     }
 
     /** Draws the films that are missing, one after the other; progress shows in the rail and can be cancelled. */

@@ -43,7 +43,9 @@ final class Opening {
             Library library = Library.open(file, CLOCK);
             if (made) {
                 try {
-                    Demo.fill(library);
+                    if (Demo.fill(library) && args.contains("--demo")) {
+                        Demo.prepare(library);
+                    }
                 } catch (LibraryException | RuntimeException e) {
                     library.close();
                     throw e;

@@ -76,6 +76,7 @@ final class Shots {
         steps.add(() -> {});
         steps.add(() -> ((ProfileStation) shell.station(3)).playFirst());
         steps.add(() -> picture("profile"));
+        page("GAME", "game");
         page("CHART", "chart");
         page("GUARDS", "guards");
         page("COMPARE", "compare");

@@ -125,6 +125,27 @@ class ScoutingPageTest extends DeskDriver {
     }
 
     @Test
+    void theGameAndTheSidesAreDrawnAndPlay() throws Exception {
+        fire("#page-GAME");
+        await("the game", () -> scene.lookup("#game") != null);
+        await(
+                "its ways in words",
+                () -> buttons().anyMatch(t -> t.contains("the guard pull to lasso guard: 13 of 13")));
+        fire("#page-SIDES");
+        await("the sides", () -> shows("Sweeps") && shows("left-sided"));
+        await("their counts", () -> buttons().anyMatch("26"::equals));
+        fire("#page-CHAINS");
+        await("favourite sequences", () -> shows("Favourite sequences"));
+        assertThat(station.claims()).extracting(Claim::id).anyMatch(id -> id.startsWith("sequence."));
+    }
+
+    private Stream<String> buttons() {
+        return find("#station-profile").lookupAll(".quiet").stream()
+                .filter(Labeled.class::isInstance)
+                .map(n -> ((Labeled) n).getText());
+    }
+
+    @Test
     void dangersAreWeighedAgainstOurAthlete() throws Exception {
         onFx(() -> {
             station.list().scrollTo(station.list().getItems().size() - 1);

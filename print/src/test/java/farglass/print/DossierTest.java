@@ -10,6 +10,11 @@ import farglass.profile.Claim;
 import farglass.profile.ClaimWriter;
 import farglass.profile.Profile;
 import farglass.profile.Report;
+import farglass.scout.GameFigure;
+import farglass.scout.GameFigures;
+import farglass.scout.ReportWriter;
+import farglass.scout.ScoutingReport;
+import farglass.scout.Sentence;
 import farglass.simulate.DemoLibrary;
 import farglass.stats.Grade;
 import farglass.tendency.Filter;
@@ -91,6 +96,65 @@ class DossierTest {
             }
         }
         return n;
+    }
+
+    private DossierReport report(Profile p) {
+        ReportWriter words = new ReportWriter(Locale.ENGLISH);
+        ScoutingReport r = ScoutingReport.of(p);
+        return new DossierReport(
+                r.parts().stream()
+                        .map(part -> new DossierReport.Part(
+                                words.heading(part.heading()),
+                                part.sentences().stream().map(words::text).toList()))
+                        .toList(),
+                List.of(
+                        new DossierReport.Still(still(), "2030-01-01, 3:20"),
+                        new DossierReport.Still(still(), "2030-02-01, 1:05")),
+                GameFigures.of(p.evidence()),
+                List.of("Tolendt sweeps to Tolendt's left. 26 of 30 in 11 matches."),
+                words,
+                p.evidence().lexicon());
+    }
+
+    @Test
+    void theReportStandsFirstThenTheGameThenTheEvidence() throws Exception {
+        Profile p = profile(Filter.ALL);
+        Path file = folder.resolve("report.pdf");
+        List<Dossier.Row> rows = List.of(row(p.claims().get(0), "", "", false));
+        new Dossier(p.name(), Basis.of(p.evidence(), DAY), rows, p.evidence(), WRITER, false)
+                .reporting(report(p))
+                .write(file);
+        String whole = text(file);
+        for (ScoutingReport.Part part : ScoutingReport.of(p).parts()) {
+            for (Sentence s : part.sentences()) {
+                assertThat(whole)
+                        .contains(new ReportWriter(Locale.ENGLISH).text(s).substring(0, 20));
+            }
+        }
+        assertThat(whole).contains("THE GAME OF", "on the feet", "SIDES", "26 of 30 in 11 matches", "SOURCES");
+        assertThat(whole.indexOf("In one sentence")).isLessThan(whole.indexOf("THE GAME OF"));
+        assertThat(whole.indexOf("THE GAME OF")).isLessThan(whole.indexOf("BY THE STRENGTH OF THE EVIDENCE"));
+        assertThat(pages(file)).isBetween(3, 5);
+        assertThat(pictures(file)).isPositive();
+    }
+
+    @Test
+    void aReportWithoutFilmAndWithoutAGameIsWhole() throws Exception {
+        Profile p = profile(Filter.ALL);
+        DossierReport full = report(p);
+        Path file = folder.resolve("bare.pdf");
+        new Dossier(p.name(), "basis", List.of(), p.evidence(), WRITER, false)
+                .reporting(new DossierReport(
+                        full.parts(),
+                        List.of(),
+                        new GameFigure(List.of(), List.of(), 0, 0),
+                        List.of(),
+                        full.writer(),
+                        full.lexicon()))
+                .write(file);
+        assertThat(text(file))
+                .contains("In one sentence", "No claim was chosen")
+                .doesNotContain("THE GAME OF");
     }
 
     @Test

@@ -10,6 +10,8 @@ import farglass.plan.Assignment;
 import farglass.plan.Judgement;
 import farglass.plan.PinnedClaim;
 import farglass.plan.Plan;
+import farglass.plan.ReportEdit;
+import farglass.plan.ReportEdits;
 import farglass.stats.Grade;
 import farglass.stats.TagRef;
 import farglass.time.MatchTime;
@@ -96,6 +98,11 @@ public final class Samples {
                 .doubt("one film only")
                 .remark("ask the coach"));
         p = p.claim("brisa-tolendt", "Looks at the clock before she pulls", List.of(new TagRef("m1", "t4")));
+        p = p.report(ReportEdits.NONE
+                .with(ReportEdit.none("brisa-tolendt", "start.opening.pull")
+                        .wording("Sits at once.", "Pulls guard first in 7 of 12 matches."))
+                .with(ReportEdit.none("brisa-tolendt", "sides.sweep").leftOut(true))
+                .move("brisa-tolendt", List.of("bottom.guards", "bottom.defends"), "bottom.defends", -1));
         return p.change("f2", f -> f.resting(claim));
     }
 

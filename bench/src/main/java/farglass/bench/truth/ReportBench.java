@@ -4,7 +4,7 @@ import farglass.bench.truth.World.Row;
 import farglass.match.MatchRecord;
 import farglass.profile.Claim;
 import farglass.profile.Profile;
-import farglass.scout.Clause;
+import farglass.scout.Assertion;
 import farglass.scout.Edge;
 import farglass.scout.ScoutingReport;
 import farglass.scout.Sentence;
@@ -91,12 +91,12 @@ public final class ReportBench {
     }
 
     private static boolean asserts(Sentence s) {
-        return s.clauses().stream().anyMatch(c -> c.claim() != null && c.says() != Clause.Says.COUNTED);
+        return s.assertions().stream().anyMatch(c -> c.claim() != null && c.says() != Assertion.Says.COUNTED);
     }
 
     private static boolean holds(Sentence s, Map<String, Claim> truth, LibraryIndex much, World world) {
-        return s.clauses().stream()
-                .filter(c -> c.claim() != null && c.says() != Clause.Says.COUNTED)
+        return s.assertions().stream()
+                .filter(c -> c.claim() != null && c.says() != Assertion.Says.COUNTED)
                 .allMatch(c -> c.claim().id().startsWith("sequence.")
                         ? sequenceHolds(c.claim(), much, world)
                         : holds(c, truth));
@@ -108,12 +108,12 @@ public final class ReportBench {
         return t != null && value(t) >= t.estimate().baseline();
     }
 
-    private static boolean holds(Clause c, Map<String, Claim> truth) {
+    private static boolean holds(Assertion c, Map<String, Claim> truth) {
         Claim t = truth.get(c.claim().id());
         if (t == null) {
             return false;
         }
-        if (c.says() == Clause.Says.MOST) {
+        if (c.says() == Assertion.Says.MOST) {
             String stem = t.id().substring(0, t.id().lastIndexOf('.') + 1);
             return truth.values().stream()
                     .filter(o -> o.id().startsWith(stem) && o.template().equals(t.template()))
@@ -129,7 +129,7 @@ public final class ReportBench {
         if (Double.isNaN(than)) {
             return true;
         }
-        return c.says() == Clause.Says.MORE ? value(t) > than : value(t) < than;
+        return c.says() == Assertion.Says.MORE ? value(t) > than : value(t) < than;
     }
 
     private static double value(Claim c) {

@@ -94,9 +94,11 @@ final class GameView extends Region {
         GameLayout layout = laid();
         for (GameFigure.Link l : figure.links()) {
             GameLayout.Curve c = layout.curve(l);
-            g.setLineDashes(l.second() ? new double[] {7, 4} : null);
+            if (l.second()) {
+                g.setLineDashes(7, 4);
+            }
             stroke(g, c, layout.line(l), colour.deriveColor(0, 1, 1, 0.28));
-            g.setLineDashes((double[]) null);
+            g.setLineDashes();
             if (layout.filled(l) > 0) {
                 stroke(g, c, layout.filled(l), colour);
             }

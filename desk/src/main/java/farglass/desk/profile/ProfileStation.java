@@ -78,6 +78,10 @@ public final class ProfileStation implements Station, Keys.Bound {
     /** The claims shown last, with the analyst's own; null before. */
     private List<Claim> found;
 
+    /** Name of the page that is shown, or is being worked out; null before. */
+    private String inSight;
+    /** Whether what was put away while a page is worked out had the keyboard. */
+    private boolean waitingFocus;
     /** The claim to show once its page is there; null for none. */
     private Claim sought;
 
@@ -247,6 +251,7 @@ public final class ProfileStation implements Station, Keys.Bound {
         String who = desk.profiled().get();
         if (who == null) {
             question.setText(Words.of("profile.question.none"));
+            inSight = null;
             boolean nobody = desk.athletes().isEmpty();
             middle.getChildren().setAll(Ui.empty(Words.of(nobody ? "profile.nobody" : "profile.none")));
             return;
@@ -255,6 +260,7 @@ public final class ProfileStation implements Station, Keys.Bound {
         String key = "page." + here;
         question.setText(asked == null ? desk.claimWriter().question(key, surname(who)) : asked);
         name.setText(asked == null ? desk.claimWriter().name(key) : Words.of("ask.heading"));
+        working(asked == null ? here : "?");
         Filter filter = filters.filter();
         run(asked == null ? work(here, who, filter) : answerTo(asked, who, filter));
         desk.tasks().query("profile-basis", () -> profiles.evidence(who, filter), this::showBasis, this::failed);
@@ -356,10 +362,23 @@ public final class ProfileStation implements Station, Keys.Bound {
         desk.notices().problem(Words.of("profile.failed", e.getMessage()));
     }
 
+    /**
+     * Another page than the one in sight says that it is being worked out, so that nothing stands under a false name.
+     */
+    private void working(String wanted) {
+        if (!wanted.equals(inSight)) {
+            waitingFocus |= hasFocus(middle);
+            strength.setVisible(false);
+            middle.getChildren().setAll(Ui.empty(Words.of("profile.working")));
+            inSight = wanted;
+        }
+    }
+
     private void show(Node page) {
         strength.setVisible(page == list && asked == null && rail.here().equals(PageRail.CLAIMS));
         if (middle.getChildren().isEmpty() || middle.getChildren().get(0) != page) {
-            boolean had = middle.getChildren().isEmpty() || hasFocus(middle);
+            boolean had = middle.getChildren().isEmpty() || waitingFocus || hasFocus(middle);
+            waitingFocus = false;
             middle.getChildren().setAll(page);
             if (had) {
                 // else the keyboard would go to nobody

@@ -68,6 +68,44 @@ class ProfileJsonTest {
     }
 
     @Test
+    void theReportTellsItsSentencesWithClaimsTagsAndGrade() throws Exception {
+        JsonNode d = document(Filter.ALL);
+        JsonNode report = d.get("report");
+        assertThat(report.fieldNames()).toIterable().containsExactly("sections", "dangers", "openings");
+        int asserted = 0;
+        for (JsonNode section : report.get("sections")) {
+            assertThat(section.get("name").asText()).isNotBlank();
+            assertThat(section.get("sentences")).isNotEmpty();
+            for (JsonNode s : section.get("sentences")) {
+                assertThat(s.fieldNames()).toIterable().containsExactly("text", "claims", "tags", "grade");
+                assertThat(s.get("text").asText()).endsWith(".");
+                assertThat(s.get("grade").asText()).isIn("strong", "fair", "thin");
+                asserted += s.get("claims").isEmpty() ? 0 : 1;
+            }
+        }
+        assertThat(asserted).isGreaterThan(6);
+        for (JsonNode danger : report.get("dangers")) {
+            assertThat(danger.fieldNames()).toIterable().containsExactly("text", "worth", "answer", "tags");
+            assertThat(danger.get("worth").asDouble()).isPositive();
+            assertThat(danger.get("tags")).isNotEmpty();
+        }
+    }
+
+    @Test
+    void sequencesStandWithTheirStepsWhetherOrNotTheyAreMoreThanChance() throws Exception {
+        JsonNode d = document(Filter.ALL);
+        assertThat(d.get("sequences")).isNotEmpty();
+        for (JsonNode s : d.get("sequences")) {
+            assertThat(s.get("onward")).hasSize(s.get("steps").size() - 1);
+            assertThat(s.get("tags")).hasSize(s.get("exchanges").asInt());
+            assertThat(s.get("moreThanChance").isBoolean()).isTrue();
+            int last = s.get("onward").size() - 1;
+            assertThat(s.get("onward").get(last).get("x").asInt())
+                    .isEqualTo(s.get("exchanges").asInt());
+        }
+    }
+
+    @Test
     void techniquesHaveTheirLadderAndSidesTheirWord() throws Exception {
         JsonNode d = document(Filter.ALL);
         boolean named = false;

@@ -13,13 +13,13 @@ import org.jspecify.annotations.Nullable;
  * @param says what it asserts of the claim's number
  * @param than the claim it is compared with; null for the other athletes, or where nothing is
  */
-public record Clause(
+public record Assertion(
         String template,
         List<String> args,
         @Nullable Claim claim,
         Says says,
         @Nullable Claim than) {
-    /** What a clause asserts, so that it can be held against the truth. */
+    /** What a part of a sentence asserts, so that it can be held against the truth. */
     public enum Says {
         /** More than the other athletes, or than what it is compared with. */
         MORE,
@@ -31,7 +31,7 @@ public record Clause(
         COUNTED
     }
 
-    public Clause {
+    public Assertion {
         args = List.copyOf(args);
     }
 }
