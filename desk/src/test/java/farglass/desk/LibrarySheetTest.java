@@ -69,7 +69,7 @@ class LibrarySheetTest extends DeskDriver {
         int there = onFx(this::backups);
         fire("#back-up");
         await("one more", () -> backups() == there + 1);
-        await("looked through", () -> says("41 matches"));
+        await("looked through", () -> says("61 matches"));
         onFx(() -> {
             find("#library-sheet").requestFocus();
             return null;

@@ -54,6 +54,12 @@ class WordsTest {
             String stem = key.substring(0, key.lastIndexOf('.') + 1);
             boolean built = java.util.Set.of(
                             "film.kind.",
+                            "scouting.",
+                            "scouting.dangers.",
+                            "scouting.openings.",
+                            "profile.step.",
+                            "sides.",
+                            "lexicon.language.",
                             "library.kind.",
                             "mark.",
                             "attire.",
