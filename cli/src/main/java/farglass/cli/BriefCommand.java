@@ -4,6 +4,9 @@ import farglass.brief.Briefing;
 import farglass.brief.Slide;
 import farglass.plan.Assignment;
 import farglass.plan.Plan;
+import farglass.scout.ScoutingReport;
+import farglass.work.meeting.MeetingService;
+import farglass.work.profile.ProfileService;
 import farglass.work.publish.BriefPublication;
 import farglass.work.publish.Material;
 import farglass.work.publish.PlanPublication;
@@ -60,8 +63,13 @@ final class BriefCommand implements Callable<Integer> {
         Plan p = source.plan(plan);
         Assignment a = source.assignment(p.us(), p.them()).orElse(null);
         Material material = source.material(a);
-        String occasion = a == null ? "" : PlanPublication.occasion(a);
-        List<Slide> slides = Briefing.of(p, source.index(), material.names(), occasion).stream()
+        String occasion =
+                a == null ? "" : PlanPublication.occasion(a, source.words().rulesets());
+        ScoutingReport them = ProfileService.scouting(
+                source.index(),
+                p.them(),
+                MeetingService.Ask.of(a, p.them(), source.words().rulesets()));
+        List<Slide> slides = Briefing.of(p, them, source.index(), material.names(), occasion).stream()
                 .filter(s -> !s.hidden())
                 .toList();
         BriefPublication brief =

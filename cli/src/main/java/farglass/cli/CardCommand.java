@@ -45,8 +45,8 @@ final class CardCommand implements Callable<Integer> {
         // what was agreed about conduct stands in the plan of the library
         Plan plan = source.plan(q.us(), q.them()).orElseGet(() -> Plan.empty("card", "", q.us(), q.them()));
         String occasion = a == null
-                ? PlanPublication.occasion(q.rules().code(), q.lengthMs() / 60_000)
-                : PlanPublication.occasion(a);
+                ? PlanPublication.occasion(q.rules(), q.lengthMs() / 60_000)
+                : PlanPublication.occasion(a, source.words().rulesets());
         Published done = source.write(
                 new PlanPublication(source.material(a), plan)
                         .card(Proposal.of(meeting.solve(), null), options.writer(), occasion),

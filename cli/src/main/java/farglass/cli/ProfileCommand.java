@@ -7,8 +7,10 @@ import farglass.profile.ClaimWriter;
 import farglass.profile.Profile;
 import farglass.profile.Report;
 import farglass.profile.Tables;
+import farglass.scout.GameFigures;
 import farglass.store.json.ProfileJson;
 import farglass.tendency.Filter;
+import farglass.work.publish.GamePublication;
 import farglass.work.publish.Material;
 import farglass.work.publish.ProfilePublication;
 import java.nio.file.Path;
@@ -17,6 +19,7 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import java.util.concurrent.Callable;
 import java.util.concurrent.ForkJoinPool;
 import picocli.CommandLine.Command;
@@ -61,6 +64,12 @@ final class ProfileCommand implements Callable<Integer> {
             description = "the strongest claims, chart, matches and sources on paper")
     private Path dossier;
 
+    @Option(
+            names = "--game",
+            paramLabel = "OUT",
+            description = "the game in one drawing; its ending says what: .svg, .pdf or .png")
+    private Path game;
+
     @Option(names = "--report", paramLabel = "OUT.pdf", description = "the athlete's own faults and praise on paper")
     private Path report;
 
@@ -99,7 +108,17 @@ final class ProfileCommand implements Callable<Integer> {
         }
         if (dossier != null) {
             List<Claim> usual = ProfilePublication.usual(athlete, profile.claims(), null);
-            source.write(papers.dossier(usual, null, true), dossier);
+            source.write(papers.dossier(usual, null, Optional.empty(), true), dossier);
+        }
+        if (game != null) {
+            source.write(
+                    GamePublication.of(
+                            GameFigures.of(profile.evidence()),
+                            athlete,
+                            profile.name(),
+                            profile.evidence().lexicon(),
+                            false),
+                    game);
         }
         if (report != null) {
             Report own = Report.of(

@@ -142,6 +142,7 @@ class CliMainTest {
         Path csv = folder.resolve("claims.csv");
         Path dossier = folder.resolve("dossier.pdf");
         Path report = folder.resolve("report.pdf");
+        Path game = folder.resolve("game.png");
         Ran ran = run(
                 "profile",
                 "--library",
@@ -153,8 +154,11 @@ class CliMainTest {
                 "--dossier",
                 dossier,
                 "--report",
-                report);
+                report,
+                "--game",
+                game);
         assertThat(ran.code()).isZero();
+        assertThat(Files.readAllBytes(game)).startsWith(new byte[] {(byte) 0x89, 'P', 'N', 'G'});
         JsonNode p = ran.json();
         List<String> lines = Files.readAllLines(csv);
         assertThat(lines.get(0)).startsWith("page,claim,sentence,unit,x,n,value,lo,hi");

@@ -12,6 +12,7 @@ import farglass.plan.PinnedClaim;
 import farglass.plan.Plan;
 import farglass.profile.Claim;
 import farglass.profile.Profile;
+import farglass.scout.ScoutingReport;
 import farglass.stats.TagRef;
 import farglass.stats.Trial;
 import farglass.tendency.Filter;
@@ -29,8 +30,8 @@ import java.util.Set;
 import org.jspecify.annotations.Nullable;
 
 /**
- * The slides of a briefing, in the order of the plan: what it is about; every fork with the claims it rests on; the
- * claims that no fork uses; conduct; notes.
+ * The slides of a briefing: what it is about; the opponent, the dangers and the openings out of the report; then, in
+ * the order of the plan, every fork with the claims it rests on, the claims that no fork uses, conduct and notes.
  */
 public final class Briefing {
     /** Moments shown of one slide. */
@@ -39,6 +40,7 @@ public final class Briefing {
     private static final long SEED = 1;
 
     private final Plan plan;
+    private final @Nullable ScoutingReport report;
     private final LibraryIndex index;
     private final Map<String, String> names;
     private final ResourceBundle words;
@@ -49,20 +51,27 @@ public final class Briefing {
     private final Map<Counted, List<Claim>> claims = new HashMap<>();
     private final List<Slide> slides = new ArrayList<>();
 
-    private Briefing(Plan plan, LibraryIndex index, Map<String, String> names) {
+    private Briefing(Plan plan, @Nullable ScoutingReport report, LibraryIndex index, Map<String, String> names) {
         this.plan = plan;
+        this.report = report;
         this.index = index;
         this.names = names;
         this.words = ResourceBundle.getBundle("farglass.brief.Brief", Locale.ENGLISH);
     }
 
     /**
+     * @param report what is known of the opponent; null for a briefing of the plan alone
      * @param occasion event, date and rules in words
      * @param names displayed names of athletes by id
      * @return all slides in their order, those left out among them
      */
-    public static List<Slide> of(Plan plan, LibraryIndex index, Map<String, String> names, String occasion) {
-        return new Briefing(plan, index, names).slides(occasion);
+    public static List<Slide> of(
+            Plan plan,
+            @Nullable ScoutingReport report,
+            LibraryIndex index,
+            Map<String, String> names,
+            String occasion) {
+        return new Briefing(plan, report, index, names).slides(occasion);
     }
 
     private List<Slide> slides(String occasion) {
@@ -75,6 +84,12 @@ public final class Briefing {
                 b.nameless() ? words.getString("opponent.title") : them,
                 b.nameless() ? List.of() : List.of(occasion),
                 List.of());
+        if (report != null && report.matches() > 0) {
+            ReportSlides told = new ReportSlides(report, plan.report());
+            add("report", told.athlete());
+            add("dangers", told.dangers());
+            add("openings", told.openings());
+        }
         for (Fork f : plan.openings()) {
             fork(f);
         }
@@ -115,6 +130,21 @@ public final class Briefing {
                 b.notes().getOrDefault(id, ""),
                 moments,
                 b.hidden().contains(id)));
+    }
+
+    private void add(String id, ReportSlides.Told told) {
+        if (!told.sentences().isEmpty()) {
+            add(
+                    id,
+                    Slide.Kind.REPORT,
+                    words.getString(id),
+                    told.sentences().get(0),
+                    told.sentences().subList(1, told.sentences().size()),
+                    told.moments().stream()
+                            .filter(t -> filmed(t.match()))
+                            .limit(MOMENTS)
+                            .toList());
+        }
     }
 
     /** Without the names of the two, where the user wants it so. */

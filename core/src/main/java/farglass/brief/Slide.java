@@ -6,8 +6,8 @@ import java.util.List;
 /**
  * One thing to be said.
  *
- * @param id the same from day to day: {@code title}, {@code fork:f1}, {@code claim:athlete/id}, {@code conduct}, {@code
- * notes}
+ * @param id the same from day to day: {@code title}, {@code report}, {@code dangers}, {@code openings}, {@code
+ * fork:f1}, {@code claim:athlete/id}, {@code conduct}, {@code notes}
  * @param heading small, above
  * @param text the sentence
  * @param points under it
@@ -27,6 +27,7 @@ public record Slide(
     /** What it is about. */
     public enum Kind {
         TITLE,
+        REPORT,
         FORK,
         CLAIM,
         CONDUCT,

@@ -104,6 +104,16 @@ public record MatchRecord(
         return details.b().id().equals(athleteId) ? Optional.of(Corner.B) : Optional.empty();
     }
 
+    /**
+     * Whether nothing is known of the match yet: no result, and no tag beyond those that every new record has. It waits
+     * for its film to be tagged and counts in no statistic.
+     */
+    public boolean waiting() {
+        return details.result() == null
+                && tags.stream()
+                        .allMatch(t -> t instanceof Tag.Start || (t instanceof Tag.Position && t.t().ms() == 0));
+    }
+
     /** The same with other tags, which must be in the order of time. */
     public MatchRecord withTags(List<Tag> next) {
         return new MatchRecord(id, kind, details, films, next, extra);

@@ -68,7 +68,7 @@ final class ReactionsPage {
 
     private Claim claim(String template, Reactions.Row row, @Nullable String trigger, Reactions.Answer a) {
         String key = a.answer().equals("none") ? template + ".none" : template;
-        return Claim.of(
+        Claim c = Claim.of(
                 template + "." + row.trigger() + "." + a.answer(),
                 Claim.Topic.REACTION,
                 key,
@@ -76,6 +76,7 @@ final class ReactionsPage {
                 Claim.Unit.SHARE,
                 a.share(),
                 a.trials());
+        return a.moreThanChance() ? c.noted(SequenceClaims.BADGE) : c;
     }
 
     private static String success(Estimate e) {

@@ -75,4 +75,9 @@ public final class Rulesets {
         return of(code == null ? "" : code, day)
                 .orElseGet(() -> of("points-gi", day).orElseThrow());
     }
+
+    /** Its name; the code itself where no ruleset has it, nothing without a code. */
+    public String name(@Nullable String code, @Nullable LocalDate day) {
+        return code == null ? "" : of(code, day).map(Ruleset::name).orElse(code);
+    }
 }

@@ -35,16 +35,7 @@ final class BeatenPart {
                                 Known.others(c))
                         .build()));
         for (String place : List.of("place.pinned", "place.backGiven")) {
-            k.firm(place)
-                    .filter(Known::above)
-                    .ifPresent(c -> list.add(new Sentence.Builder("beaten." + place)
-                            .say(
-                                    "beaten." + place,
-                                    c,
-                                    Assertion.Says.MORE,
-                                    Known.percent(c.estimate().mean()),
-                                    Known.others(c))
-                            .build()));
+            TimeThere.sentence(k, "beaten.", place).ifPresent(list::add);
         }
         k.firm("finish.lost")
                 .filter(c -> c.estimate().x() >= PUNISHED && !Known.below(c))

@@ -77,10 +77,11 @@ public final class GameFigures {
                 .distinct()
                 .sorted()
                 .toList();
-        List<GameFigure.Box> ordered = new ArrayList<>();
+        List<GameFigure.Box> close = new ArrayList<>();
         boxes.values()
-                .forEach(b -> ordered.add(new GameFigure.Box(
+                .forEach(b -> close.add(new GameFigure.Box(
                         b.key(), b.kind(), b.position(), b.role(), b.column(), used.indexOf(b.row()))));
+        List<GameFigure.Box> ordered = GameRows.ordered(close, links, used.size());
         ordered.sort(Comparator.comparingInt(GameFigure.Box::column).thenComparingInt(GameFigure.Box::row));
         return new GameFigure(ordered, links, columns, used.size());
     }

@@ -10,8 +10,6 @@ public record GameLayout(GameFigure figure, double width, double height) {
     private static final double BOX_SHARE = 0.92;
     private static final double WIDEST_BOX = 128;
     private static final double BOX_HEIGHT = 30;
-    private static final double STRAIGHT = 0.5;
-    private static final double CROSSING = 0.74;
     private static final double THIN = 1.5;
     private static final double WIDE = 11;
     /** How far a way that leads back stands off its boxes. */
@@ -59,12 +57,6 @@ public record GameLayout(GameFigure figure, double width, double height) {
         double x2 = b.x() + (b.x() == a.x() ? side : -side) * b.w() / 2;
         double out = b.x() == a.x() ? x1 + side * HANG : (x1 + x2) / 2;
         return new Curve(x1, a.y(), out, a.y(), out, b.y(), x2, b.y());
-    }
-
-    /** Where the words of a way stand: at its middle, or near its end where it crosses others. */
-    public double[] label(GameFigure.Link l) {
-        Curve c = curve(l);
-        return c.at(c.x1() == c.x2() ? STRAIGHT : CROSSING);
     }
 
     /** Width of a way: how often it is tried. */

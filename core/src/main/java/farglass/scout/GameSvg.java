@@ -1,6 +1,7 @@
 package farglass.scout;
 
 import farglass.lexicon.Lexicon;
+import java.util.List;
 import java.util.Locale;
 
 /** A game figure as SVG, with its words as text. */
@@ -8,6 +9,7 @@ public final class GameSvg {
     private static final double WIDTH = 760;
     private static final double STEP = 92;
     private static final double LINE = 12;
+    private static final double LETTER = 5.8;
 
     private GameSvg() {}
 
@@ -35,14 +37,21 @@ public final class GameSvg {
                     s.x() - s.w() / 2, s.y() - s.h() / 2, s.w(), s.h(), colour));
             text(svg, s.x(), s.y() + 4, 13, "middle", writer.box(b, lexicon));
         }
+        GameLabels labels = new GameLabels(layout, l -> size(writer.link(l, lexicon)));
         for (GameFigure.Link l : figure.links()) {
-            double[] middle = layout.label(l);
-            double y = middle[1] - LINE;
+            GameLabels.Rect at = labels.of(l);
+            double y = at.y() - 2;
             for (String line : writer.link(l, lexicon)) {
-                text(svg, middle[0] + layout.line(l) / 2 + 4, y += LINE, 11, "start", line);
+                text(svg, at.x(), y += LINE, 11, "start", line);
             }
         }
         return svg.append("</svg>\n").toString();
+    }
+
+    /** A typeface of the reader's own is not known: about as wide as any. */
+    private static double[] size(List<String> lines) {
+        int longest = lines.stream().mapToInt(String::length).max().orElse(0);
+        return new double[] {LETTER * longest, LINE * lines.size()};
     }
 
     private static void stroke(

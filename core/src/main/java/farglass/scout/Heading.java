@@ -12,5 +12,15 @@ public enum Heading {
     MOMENTS,
     BEATEN,
     CHANGED,
-    UNKNOWN
+    UNKNOWN;
+
+    /** The part in which a technique of a family is told. */
+    static Heading begunIn(String family) {
+        return switch (family) {
+            case "takedown", "guard-pull" -> STANDING;
+            case "sweep", "guard-entry", "recovery", "escape", "stand-up", "reversal" -> BOTTOM;
+            case "submission" -> FINISHES;
+            default -> TOP;
+        };
+    }
 }

@@ -9,7 +9,8 @@ import java.util.Map;
  * What a coach wants to know of an athlete, on one page.
  *
  * <p>A sentence stands here because its number departs from the other athletes' (posterior chance of at least 95 %),
- * because it is clearly the most frequent of its kind, or because it counts what ended matches. What is as with
+ * because it is clearly the most frequent of its kind, because it counts what ended matches, or because much of our
+ * chance to win hangs on it when a meeting is set. What is as with
  * everybody is left out; what is thin is told under {@link Heading#UNKNOWN}.
  *
  * @param parts in the order of {@link Heading}; a part with nothing to say is left out
@@ -56,6 +57,7 @@ public record ScoutingReport(
         parts.put(Heading.CHANGED, ChangedPart.of(k));
         parts.put(Heading.UNKNOWN, UnknownPart.of(k));
         SequencesPart.addTo(k, parts);
+        LeveragePart.addTo(k, stakes, parts);
         parts.put(Heading.SUMMARY, SummaryPart.of(k, parts));
         return new ScoutingReport(
                 profile.athlete(),

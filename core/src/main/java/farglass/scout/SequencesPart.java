@@ -40,12 +40,7 @@ final class SequencesPart {
 
     private static Heading heading(Known k, Claim c) {
         String first = c.id().substring(MARK.length()).split("\\+")[0];
-        return switch (k.profile().evidence().lexicon().familyOf(first)) {
-            case "takedown", "guard-pull" -> Heading.STANDING;
-            case "sweep", "guard-entry", "recovery", "escape", "stand-up", "reversal" -> Heading.BOTTOM;
-            case "submission" -> Heading.FINISHES;
-            default -> Heading.TOP;
-        };
+        return Heading.begunIn(k.profile().evidence().lexicon().familyOf(first));
     }
 
     /** "After the guard entry, lasso sweep: 4 of 7 times (others 1%)". */

@@ -13,16 +13,7 @@ final class TopPart {
     static List<Sentence> of(Known k) {
         List<Sentence> list = new ArrayList<>();
         for (String place : List.of("place.topGuard", "place.pinning", "place.backOf")) {
-            k.firm(place)
-                    .filter(Known::above)
-                    .ifPresent(c -> list.add(new Sentence.Builder("top." + place)
-                            .say(
-                                    "top." + place,
-                                    c,
-                                    Assertion.Says.MORE,
-                                    Known.percent(c.estimate().mean()),
-                                    Known.others(c))
-                            .build()));
+            TimeThere.sentence(k, "top.", place).ifPresent(list::add);
         }
         Choice.sentence(k, "top.choice", "passing.chosen", "top.works").ifPresent(list::add);
         List<Claim> tries = k.firmly("tries.").stream()

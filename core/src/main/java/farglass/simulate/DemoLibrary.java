@@ -1,12 +1,16 @@
 package farglass.simulate;
 
+import static java.util.Objects.requireNonNull;
+
 import farglass.camp.Logged;
 import farglass.lexicon.Lexicon;
 import farglass.match.FilmRef;
 import farglass.match.MatchRecord;
+import farglass.match.Tag;
 import farglass.plan.Approach;
 import farglass.plan.Assignment;
 import farglass.plan.Plan;
+import farglass.time.ClockMap;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -24,6 +28,11 @@ public final class DemoLibrary {
     private static final int MORE_MATCHES = 5;
     /** Since this day one of the opponents passes in another way. */
     static final LocalDate JUNO_CHANGED = LocalDate.of(2029, 11, 25);
+
+    /** The match that waits: a bit over two minutes, with scores of both. */
+    private static final int UNTOLD_NUMBER = 1023;
+
+    private static final String UNTOLD = "harrow-spring-cup-2031-03-22-brisa-livia";
 
     private static final LocalDate FIRST = LocalDate.of(2028, 3, 4);
     private static final String DIVISION = "women featherweight";
@@ -335,6 +344,33 @@ public final class DemoLibrary {
         return film(made).stream().map(r -> SecondTagging.of(r, lexicon)).toList();
     }
 
+    /**
+     * The match of the first opponent that waits to be tagged: its film is there, its record begins empty, without a
+     * clock map. A newcomer can do every step on it once.
+     */
+    public static MatchRecord waiting(Lexicon lexicon) {
+        MatchRecord truth = untold(lexicon);
+        List<Tag> begun = truth.tags().stream()
+                .filter(t -> t.t().ms() == 0 && (t instanceof Tag.Start || t instanceof Tag.Position))
+                .toList();
+        FilmRef film = truth.films().get(0);
+        return truth.withDetails(truth.details().result(null))
+                .withFilms(List.of(FilmRef.of(
+                        film.file(), requireNonNull(film.durationMs(), "made-up film has a length"), ClockMap.EMPTY)))
+                .withTags(begun);
+    }
+
+    /** What made-up film of a record shows: the record itself, or what is not told yet of the one that waits. */
+    public static MatchRecord shown(MatchRecord r, Lexicon lexicon) {
+        return r.id().equals(UNTOLD) && r.clock().isEmpty() ? untold(lexicon) : r;
+    }
+
+    private static MatchRecord untold(Lexicon lexicon) {
+        MatchRecord r =
+                make(new MatchMaker(lexicon), UNTOLD_NUMBER, 0, LocalDate.of(2031, 3, 22), brisa(), filler(4), SEED);
+        return withFilm(r);
+    }
+
     /** The four whose game is told, as they fight on a day. */
     private static List<Style> main(LocalDate day) {
         return List.of(ansa(), brisa(), odile(), day.isBefore(JUNO_CHANGED) ? earlierJuno() : juno());
@@ -372,8 +408,8 @@ public final class DemoLibrary {
                 .filter(r -> r.cornerOf(athlete).isPresent()
                         && "gi".equals(r.details().attire()))
                 .filter(r -> r.end().ms() > 60_000 && !filmed.contains(r.id()))
-                .sorted(Comparator.comparingInt((MatchRecord r) ->
-                                r.tags().stream().anyMatch(farglass.match.Tag.Stop.class::isInstance) ? 0 : 1)
+                .sorted(Comparator.comparingInt(
+                                (MatchRecord r) -> r.tags().stream().anyMatch(Tag.Stop.class::isInstance) ? 0 : 1)
                         .thenComparing(r -> r.end().ms())
                         .thenComparing(MatchRecord::id))
                 .limit(1)

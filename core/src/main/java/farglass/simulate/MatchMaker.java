@@ -236,6 +236,7 @@ public final class MatchMaker {
                 List<Technique> mine = lexicon.startingIn(here.position()).stream()
                         .filter(t -> SimulatedRates.ATTEMPTS.containsKey(t.family()))
                         .filter(t -> !t.restricted().contains(setting.ruleset()))
+                        .filter(t -> "gi".equals(setting.attire()) || !lexicon.needsGi(t.code()))
                         .filter(t -> t.role().allows(here.holder() == by, here.guard() == by, contested))
                         .filter(t -> sensible(t, by, contested))
                         .toList();

@@ -179,14 +179,14 @@ public final class Evidence {
         return of(LibraryIndex.of(records, lexicon), athlete, filter);
     }
 
-    /** What counts of an athlete; laid out as it is asked for. */
+    /** What counts of an athlete; laid out as it is asked for. A match that waits to be tagged is not one of them. */
     public static Evidence of(LibraryIndex index, String athlete, Filter filter) {
         LocalDate asOf = filter.asOf() != null ? filter.asOf() : index.newest();
         List<Seen> seen = new ArrayList<>();
         for (MatchFacts f : index.of(athlete)) {
             MatchRecord r = f.record();
             Corner c = r.cornerOf(athlete).orElseThrow();
-            if (filter.accepts(r, c)) {
+            if (!r.waiting() && filter.accepts(r, c)) {
                 double weight = Recency.weight(r.details().date(), asOf, filter.halfLifeYears());
                 seen.add(new Seen(f, c, weight, filter.moment().windows(f, c)));
             }

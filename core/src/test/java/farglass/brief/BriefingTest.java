@@ -7,9 +7,12 @@ import farglass.match.MatchRecord;
 import farglass.plan.Brief;
 import farglass.plan.PinnedClaim;
 import farglass.plan.Plan;
+import farglass.plan.ReportEdit;
 import farglass.profile.Claim;
 import farglass.profile.ClaimWriter;
 import farglass.profile.Profile;
+import farglass.scout.ReportWriter;
+import farglass.scout.ScoutingReport;
 import farglass.simulate.DemoLibrary;
 import farglass.tendency.Filter;
 import farglass.tendency.LibraryIndex;
@@ -63,7 +66,7 @@ class BriefingTest {
     }
 
     private static List<Slide> slides(Plan p) {
-        return Briefing.of(p, index, NAMES, "Lantern Bay Open, 2031-05-03");
+        return Briefing.of(p, null, index, NAMES, "Lantern Bay Open, 2031-05-03");
     }
 
     private static String claim(int i) {
@@ -156,5 +159,34 @@ class BriefingTest {
             all += filmed;
         }
         assertThat(all).as("moments shown").isPositive();
+    }
+
+    @Test
+    void theOpponentDangersAndOpeningsComeFirstInTheAnalystsWords() {
+        Plan p = plan();
+        ScoutingReport report = ScoutingReport.of(Profile.of(index, "brisa-tolendt", Filter.ALL, 1));
+        List<Slide> slides = Briefing.of(p, report, index, NAMES, "");
+        assertThat(slides).extracting(Slide::id).startsWith("title", "report", "dangers", "fork:f1");
+        assertThat(slides.get(1).text()).startsWith("Pulls guard");
+        assertThat(slides.get(1).points()).hasSizeBetween(2, 6);
+        assertThat(slides.get(2).moments()).hasSizeLessThanOrEqualTo(3);
+        String danger = report.dangers().get(0).sentence().id();
+        Plan own = p.report(p.report().with(new ReportEdit("brisa-tolendt", danger, "Mind the legs", "", false)));
+        assertThat(Briefing.of(own, report, index, NAMES, "").get(2).text()).isEqualTo("Mind the legs");
+        Plan without = p.report(p.report().with(new ReportEdit("brisa-tolendt", danger, "", "", true)));
+        assertThat(Briefing.of(without, report, index, NAMES, "").get(2).text())
+                .isNotEqualTo(slides.get(2).text());
+        assertThat(slides.get(2).text())
+                .isEqualTo(new ReportWriter(Locale.ENGLISH)
+                        .text(report.dangers().get(0).sentence()));
+    }
+
+    @Test
+    void ofSomebodyNeverSeenOnlyThePlanIsTold() {
+        Plan p = Plan.empty("p", "Plan", "ansa-kellivar", "nobody").open("Wait");
+        ScoutingReport report = ScoutingReport.of(Profile.of(index, "nobody", Filter.ALL, 1));
+        assertThat(Briefing.of(p, report, index, NAMES, ""))
+                .extracting(Slide::id)
+                .containsExactly("title", "fork:f1");
     }
 }

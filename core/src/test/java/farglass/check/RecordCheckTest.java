@@ -245,7 +245,7 @@ class RecordCheckTest {
                             .filter(f -> f.severity() == Finding.Severity.WARNING
                                     && !f.code().equals("table-differs")))
                     .as(r.id())
-                    .hasSizeLessThan(12);
+                    .hasSizeLessThan(8);
         }
     }
 

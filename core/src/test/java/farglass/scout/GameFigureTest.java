@@ -91,4 +91,65 @@ class GameFigureTest {
         assertThat(f.links()).isEqualTo(List.of());
         assertThat(f.most()).isEqualTo(1);
     }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"brisa-tolendt", "odile-marrowen", "juno-fastrel", "ansa-kellivar"})
+    void wordsStandOnNoBoxAndOnNoOtherWords(String who) {
+        GameFigure f = figure(who);
+        for (double[] size : new double[][] {{560, 400}, {760, 420}, {1100, 560}}) {
+            GameLayout layout = new GameLayout(f, size[0], size[1]);
+            GameLabels labels = new GameLabels(layout, l -> new double[] {58, 22});
+            List<GameLabels.Rect> rects = f.links().stream().map(labels::of).toList();
+            for (int i = 0; i < rects.size(); i++) {
+                GameLabels.Rect r = rects.get(i);
+                for (GameFigure.Box b : f.boxes()) {
+                    GameLayout.Spot s = layout.spot(b);
+                    assertThat(r.overlaps(new GameLabels.Rect(s.x() - s.w() / 2, s.y() - s.h() / 2, s.w(), s.h())))
+                            .as("%s on %s at %s", f.links().get(i).technique(), b.key(), size[0])
+                            .isFalse();
+                }
+                for (int j = 0; j < i; j++) {
+                    assertThat(r.overlaps(rects.get(j))).isFalse();
+                }
+            }
+        }
+    }
+
+    @Test
+    void pathsAreLaidSoThatWaysDoNotCross() {
+        List<GameFigure.Box> boxes = List.of(box("a", 0, 0), box("b", 0, 1), box("t", 1, 2), box("u", 1, 3));
+        List<GameFigure.Link> links = List.of(link("a", "u"), link("b", "t"));
+        assertThat(crossings(boxes, links)).isEqualTo(1);
+        List<GameFigure.Box> laid = GameRows.ordered(boxes, links, 4);
+        assertThat(laid).extracting(GameFigure.Box::key).containsExactly("a", "b", "t", "u");
+        assertThat(laid).extracting(GameFigure.Box::row).doesNotHaveDuplicates();
+        assertThat(crossings(laid, links)).isZero();
+    }
+
+    private static GameFigure.Box box(String key, int column, int row) {
+        return new GameFigure.Box(key, GameFigure.Kind.PLACE, "STD", Role.NEUTRAL, column, row);
+    }
+
+    private static GameFigure.Link link(String from, String to) {
+        return new GameFigure.Link(from, to, "triangle", List.of(), false);
+    }
+
+    private static int crossings(List<GameFigure.Box> boxes, List<GameFigure.Link> links) {
+        int n = 0;
+        for (GameFigure.Link l : links) {
+            for (GameFigure.Link m : links) {
+                int above = Integer.compare(row(boxes, l.from()), row(boxes, m.from()));
+                n += above * Integer.compare(row(boxes, l.to()), row(boxes, m.to())) < 0 ? 1 : 0;
+            }
+        }
+        return n / 2;
+    }
+
+    private static int row(List<GameFigure.Box> boxes, String key) {
+        return boxes.stream()
+                .filter(b -> b.key().equals(key))
+                .findFirst()
+                .orElseThrow()
+                .row();
+    }
 }

@@ -297,4 +297,22 @@ class PartsTest {
                 .as("without what may be said of the side")
                 .isEmpty();
     }
+
+    @Test
+    void whatOurChanceHangsOnIsToldOnceWhereItIsDone() {
+        Known k = new Told()
+                .share("technique.knee-cut", "technique.pass", 6, 20, 0.2, 0.4, 0.3, "knee cut")
+                .known();
+        Map<Heading, List<Sentence>> parts = new EnumMap<>(Heading.class);
+        LeveragePart.addTo(k, new FixedStakes("knee-cut", "double-leg"), parts);
+        assertThat(texts(parts.get(Heading.TOP)))
+                .containsExactly("Against us the knee cut matters most here: 6 of 20 worked,"
+                        + " a tenth more of it costs 3.0 points of our chance to win.");
+        Map<Heading, List<Sentence>> known = new EnumMap<>(Map.of(Heading.TOP, parts.get(Heading.TOP)));
+        LeveragePart.addTo(k, new FixedStakes("knee-cut", "double-leg"), known);
+        assertThat(known.get(Heading.TOP)).hasSize(1);
+        Map<Heading, List<Sentence>> nobody = new EnumMap<>(Heading.class);
+        LeveragePart.addTo(k, Stakes.NONE, nobody);
+        assertThat(nobody).isEmpty();
+    }
 }

@@ -14,7 +14,9 @@ import static org.assertj.core.api.Assertions.within;
 import farglass.lexicon.Lexicon;
 import farglass.match.Corner;
 import farglass.match.MatchRecord;
+import farglass.match.Method;
 import farglass.match.RecordKind;
+import farglass.match.Result;
 import farglass.match.Role;
 import farglass.match.Tag;
 import farglass.profile.Claim;
@@ -184,5 +186,21 @@ class EvidenceTest {
                 assertThat(c.estimate().lo()).isLessThanOrEqualTo(c.estimate().hi());
             }
         }
+    }
+
+    @Test
+    void aMatchThatWaitsToBeTaggedCountsNowhere() {
+        MatchRecord tagged = match("m", DAY, "us", "them");
+        MatchRecord waiting = named("w", DAY.plusDays(1), "us", "other", start(), at(0, "STD"));
+        assertThat(waiting.waiting()).isTrue();
+        assertThat(tagged.waiting()).isFalse();
+        assertThat(evidence("us", Filter.ALL, tagged, waiting).matches()).hasSize(1);
+        MatchRecord begun = named("w", DAY.plusDays(1), "us", "other", start(), at(0, "STD"), at(9, "STD"));
+        assertThat(evidence("us", Filter.ALL, tagged, begun).matches()).hasSize(2);
+        MatchRecord decided = waiting.withDetails(
+                waiting.details().result(new Result(Corner.A, Method.POINTS, null, null, Map.of())));
+        assertThat(evidence("us", Filter.ALL, tagged, decided).matches())
+                .as("a result is something known")
+                .hasSize(2);
     }
 }

@@ -131,6 +131,34 @@ class ReactionsTest {
     }
 
     @Test
+    void anAnswerIsMoreThanChanceWhereItFollowsThisTriggerAndNotTheOthers() {
+        List<MatchRecord> library = new ArrayList<>();
+        for (int m = 0; m < 8; m++) {
+            List<Tag> tags = new ArrayList<>(List.of(start(), guard(0, "LAS", Corner.A)));
+            for (int i = 0; i < 3; i++) {
+                tags.add(tries(10 + 40 * i, Corner.B, "knee-cut"));
+                tags.add(tries(12 + 40 * i, Corner.A, "lasso-sweep"));
+                tags.add(tries(30 + 40 * i, Corner.B, "toreando"));
+                tags.add(tries(32 + 40 * i, Corner.A, i == 0 ? "lasso-sweep" : "triangle"));
+            }
+            tags.add(end(400));
+            library.add(named("m" + m, LocalDate.of(2030, 1, 1 + m), "us", "x", tags.toArray(new Tag[0])));
+        }
+        List<String> sure = new ArrayList<>();
+        List<String> all = new ArrayList<>();
+        for (Reactions.Row row : Reactions.of(Evidence.of(library, "us", PLAIN, LEXICON), true, 5, 1)) {
+            for (Reactions.Answer a : row.answers()) {
+                all.add(row.trigger() + " " + a.answer());
+                if (a.moreThanChance()) {
+                    sure.add(row.trigger() + " " + a.answer());
+                }
+            }
+        }
+        assertThat(all).contains("toreando lasso-sweep");
+        assertThat(sure).containsExactlyInAnyOrder("knee-cut lasso-sweep", "toreando triangle");
+    }
+
+    @Test
     void thePriorOfAnAnswerIsTheOthersRow() {
         List<MatchRecord> library = new ArrayList<>();
         library.add(answered("own", "us", 4, "triangle", false));

@@ -51,8 +51,12 @@ public final class Demo {
         return true;
     }
 
-    /** Lays a plan by for the match ahead, half worked, so that no station opens empty. */
+    /**
+     * Lays a plan by for the match ahead, half worked, so that no station opens empty; and a match whose film waits to
+     * be tagged.
+     */
     static void prepare(Library library) throws LibraryException {
+        library.addAll(List.of(DemoLibrary.waiting(Lexicon.builtIn())));
         Plan plan = DemoLibrary.prepared();
         LibraryIndex index = LibraryIndex.of(library.matches(), Lexicon.builtIn());
         Profile them = Profile.of(index, plan.them(), Filter.ALL, 1);
@@ -72,7 +76,9 @@ public final class Demo {
                 .filter(r -> r.films().get(0).file().startsWith("films/"))
                 .filter(r -> !Files.exists(desk.filmPath(r)))
                 // the match that is open first: its film is the one waited for
-                .sorted(Comparator.comparing(r -> !r.equals(desk.openRecord().get())))
+                .sorted(Comparator.comparing(
+                                (MatchRecord r) -> !r.equals(desk.openRecord().get()))
+                        .thenComparing(r -> !r.waiting()))
                 .toList();
         if (missing.isEmpty()) {
             return;
@@ -92,7 +98,8 @@ public final class Demo {
             java.util.function.BooleanSupplier cancelled) {
         Path target = desk.filmPath(record);
         try {
-            Footage.standard().make(record, record.clock(), desk.lexicon(), target, progress, cancelled);
+            MatchRecord shown = DemoLibrary.shown(record, desk.lexicon());
+            Footage.standard().make(shown, shown.clock(), desk.lexicon(), target, progress, cancelled);
             desk.filmArrived(record.id());
         } catch (FilmException e) {
             desk.notices().problem(e.getMessage());

@@ -16,6 +16,7 @@ import farglass.desk.shell.Keys;
 import farglass.desk.shell.Station;
 import farglass.desk.shell.Ui;
 import farglass.desk.shell.Words;
+import farglass.desk.start.FirstSteps;
 import java.util.ArrayList;
 import java.util.List;
 import javafx.beans.binding.Bindings;
@@ -41,12 +42,14 @@ public final class Shell {
     private final VBox rail = new VBox();
     private final List<Station> stations = new ArrayList<>();
     private final List<Button> buttons = new ArrayList<>();
+    private final FirstSteps steps;
     private Station current;
 
     public Shell(Desk desk) {
         this.desk = desk;
         FilmStation film = new FilmStation(desk);
-        stations.add(new AssignmentStation(desk, () -> go(film)));
+        steps = new FirstSteps(desk);
+        stations.add(new AssignmentStation(desk, steps, () -> go(film)));
         stations.add(film);
         stations.add(new CheckStation(desk, (match, tag) -> {
             desk.openMatch(match);
@@ -219,6 +222,9 @@ public final class Shell {
             }
         }
         s.shown();
+        if (s instanceof ProfileStation) {
+            steps.reported();
+        }
     }
 
     /** Goes to the n-th station, from 0. */

@@ -6,6 +6,7 @@ import farglass.store.Library;
 import java.util.List;
 import javafx.scene.Node;
 import javafx.scene.control.Labeled;
+import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
 
 /** The first start, with nothing there yet. */
@@ -39,5 +40,20 @@ class EmptyLibraryTest extends DeskDriver {
                 "profile",
                 () -> words(find("#station-profile")).stream()
                         .anyMatch(w -> w.startsWith("No match is in the library yet.")));
+    }
+
+    @Test
+    void theFirstStepsTickThemselvesAreKeptAndCanBeClosed() throws Exception {
+        List<String> open = onFx(() -> words(find("#first-steps")));
+        assertThat(open).contains("○ Match ahead", "○ Read the report").noneMatch(w -> w.startsWith("✓"));
+        press(KeyCode.CONTROL, KeyCode.DIGIT4);
+        press(KeyCode.CONTROL, KeyCode.DIGIT1);
+        assertThat(onFx(() -> words(find("#first-steps")))).contains("✓ Read the report", "○ Tag");
+        restart();
+        assertThat(onFx(() -> words(find("#first-steps")))).contains("✓ Read the report", "○ Tag");
+        fire("#first-steps-close");
+        assertThat(find("#first-steps").isVisible()).isFalse();
+        restart();
+        assertThat(onFx(() -> scene.lookup("#first-steps").isVisible())).isFalse();
     }
 }

@@ -9,6 +9,8 @@ import farglass.lexicon.Lexicon;
 import farglass.match.MatchRecord;
 import farglass.simulate.DemoLibrary;
 import farglass.store.Library;
+import farglass.time.Dates;
+import java.time.YearMonth;
 import java.util.List;
 import java.util.stream.Stream;
 import javafx.scene.AccessibleAttribute;
@@ -76,10 +78,10 @@ class NoAssignmentTest extends DeskDriver {
                 () -> tides.lookupAll(".clickable").stream()
                         .flatMap(n -> n.lookupAll(".legend").stream())
                         .map(n -> ((Labeled) n).getText())
-                        .anyMatch(w -> w.startsWith(theirs.stream()
-                                .map(r -> r.details().date().toString().substring(0, 7))
-                                .max(String::compareTo)
-                                .orElseThrow())));
+                        .anyMatch(w -> w.startsWith(Dates.words(theirs.stream()
+                                .map(r -> YearMonth.from(r.details().date()))
+                                .max(YearMonth::compareTo)
+                                .orElseThrow()))));
         onFx(() -> {
             Node tide = tides.lookupAll(".clickable").iterator().next();
             tide.getOnMouseClicked().handle(null);
@@ -98,7 +100,7 @@ class NoAssignmentTest extends DeskDriver {
         String said = onFx(() -> (String) dot.queryAccessibleAttribute(AccessibleAttribute.TEXT));
         MatchRecord match =
                 desk.match(row.claim().trials().get(0).tag().match()).orElseThrow();
-        assertThat(said).contains("Tolendt", match.details().date().toString());
+        assertThat(said).contains("Tolendt", Dates.words(match.details().date()));
         robot.moveTo(dot);
         await(
                 "its tip",

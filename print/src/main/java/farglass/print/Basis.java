@@ -2,9 +2,11 @@ package farglass.print;
 
 import farglass.match.Corner;
 import farglass.match.MatchRecord;
+import farglass.rules.Rulesets;
 import farglass.tendency.Evidence;
 import farglass.tendency.Filter;
 import farglass.time.Clock;
+import farglass.time.Dates;
 import farglass.time.MatchTime;
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -26,15 +28,13 @@ public final class Basis {
                 .sorted()
                 .toList();
         if (!dates.isEmpty()) {
-            parts.add(PrintWords.of(
-                    "basis.dates",
-                    dates.get(0).toString(),
-                    dates.get(dates.size() - 1).toString()));
+            parts.add(
+                    PrintWords.of("basis.dates", Dates.words(dates.get(0)), Dates.words(dates.get(dates.size() - 1))));
         }
         Filter f = evidence.filter();
         parts.add(f.attire() == null ? PrintWords.of("basis.all-attire") : f.attire());
         if (f.ruleset() != null) {
-            parts.add(f.ruleset());
+            parts.add(Rulesets.builtIn().name(f.ruleset(), null));
         }
         if (f.moment().score() != null) {
             parts.add(PrintWords.of("basis.score", word(f.moment().score())));
@@ -52,12 +52,12 @@ public final class Basis {
                 f.halfLifeYears() == null
                         ? PrintWords.of("basis.no-ageing")
                         : PrintWords.of("basis.half-life", f.halfLifeYears()));
-        return String.join("; ", parts) + ". " + PrintWords.of("basis.printed", printed.toString());
+        return String.join("; ", parts) + ". " + PrintWords.of("basis.printed", Dates.words(printed));
     }
 
     /** A moment of a match in words: its day, who met, and when. */
     public static String moment(MatchRecord r, MatchTime t) {
-        String date = r.details().date() == null ? "" : r.details().date() + " ";
+        String date = r.details().date() == null ? "" : Dates.words(r.details().date()) + " ";
         return date + r.athlete(Corner.A).surname() + " - "
                 + r.athlete(Corner.B).surname() + ", " + Clock.seconds(t.ms());
     }

@@ -4,6 +4,7 @@ import farglass.camp.Camp;
 import farglass.camp.CampCalendar;
 import farglass.camp.Card;
 import farglass.camp.Preparation;
+import farglass.time.Dates;
 import farglass.type.Typeface;
 import java.io.IOException;
 import java.nio.file.Path;
@@ -68,7 +69,7 @@ public final class CampPaper {
         s.need(30);
         String name = d.date().getDayOfWeek().getDisplayName(java.time.format.TextStyle.SHORT, Locale.ENGLISH);
         s.text(
-                name + " " + d.date() + "  " + PrintWords.of(d.hard() ? "camp.hard" : "camp.light"),
+                name + " " + Dates.words(d.date()) + "  " + PrintWords.of(d.hard() ? "camp.hard" : "camp.light"),
                 Typeface.SANS_SEMIBOLD,
                 9.5,
                 d.hard() ? Ink.OURS : Ink.INK);

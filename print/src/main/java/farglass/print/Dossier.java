@@ -9,6 +9,7 @@ import farglass.profile.Claim;
 import farglass.profile.ClaimWriter;
 import farglass.tendency.Evidence;
 import farglass.tendency.Flows;
+import farglass.time.Dates;
 import farglass.type.Typeface;
 import java.awt.Color;
 import java.awt.image.BufferedImage;
@@ -182,7 +183,8 @@ public final class Dossier {
         if (!report.figure().boxes().isEmpty()) {
             heading(PrintWords.of("dossier.game", surname().toUpperCase(Locale.ROOT)));
             double high = Math.min(GAME, report.figure().columns() * GAME_ROW);
-            new GameDrawing(report, colour).draw(page, MARGIN, y + 4, width(), high);
+            new GameDrawing(report.figure(), report.writer(), report.lexicon(), colour)
+                    .draw(page, MARGIN, y + 4, width(), high);
             y += high + 16;
             page.text(PrintWords.of("dossier.game.legend"), MARGIN, y, Typeface.CONDENSED, 8, Ink.SOFT);
             y += 16;
@@ -193,6 +195,28 @@ public final class Dossier {
                 page.text(line, MARGIN, y + 9, Typeface.SERIF, 10, Ink.INK);
                 y += SENTENCE + 1;
             }
+            y += 6;
+        }
+        numbers();
+    }
+
+    /** One line a claim: what, how much, how sure, how often, and what is usual. */
+    private void numbers() throws IOException {
+        if (report.numbers().isEmpty()) {
+            return;
+        }
+        need(18 + report.numbers().size() * (SENTENCE + 1));
+        heading(PrintWords.of("dossier.numbers"));
+        double[] at = {MARGIN, MARGIN + 0.5 * width(), MARGIN + 0.57 * width(), MARGIN + 0.68 * width()};
+        double others = MARGIN + 0.91 * width();
+        for (Claim c : report.numbers()) {
+            page.text(writer.sentence(c), at[0], y + 9, Typeface.SERIF, 9, Ink.INK);
+            page.text(writer.number(c), at[1], y + 9, Typeface.CONDENSED_SEMIBOLD, 10, colour);
+            page.text(writer.interval(c), at[2], y + 9, Typeface.CONDENSED, 8.5, Ink.SOFT);
+            page.text(writer.counts(c), at[3], y + 9, Typeface.CONDENSED, 8.5, Ink.SOFT);
+            String usual = ClaimWriter.value(c.unit(), c.estimate().baseline());
+            page.text(PrintWords.of("dossier.others", usual), others, y + 9, Typeface.CONDENSED, 8.5, Ink.SOFT);
+            y += SENTENCE + 1;
         }
     }
 
@@ -255,8 +279,9 @@ public final class Dossier {
             double x = MARGIN + column * (TIDE_WIDTH + 8);
             TideDrawing.draw(page, shown.get(i), evidence.lexicon(), x, y, TIDE_WIDTH, TIDE_HEIGHT);
             MatchRecord r = shown.get(i).record();
-            String date =
-                    r.details().date() == null ? r.id() : r.details().date().toString();
+            String date = r.details().date() == null
+                    ? r.id()
+                    : Dates.words(r.details().date());
             page.text(
                     (all.size() - shown.size() + i + 1) + "  " + date,
                     x,
@@ -293,7 +318,7 @@ public final class Dossier {
         MatchRecord r = seen.record();
         List<String> parts = new ArrayList<>();
         if (r.details().date() != null) {
-            parts.add(r.details().date().toString());
+            parts.add(Dates.words(r.details().date()));
         }
         if (r.details().event() != null) {
             parts.add(r.details().event());

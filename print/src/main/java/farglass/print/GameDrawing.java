@@ -1,11 +1,16 @@
 package farglass.print;
 
+import farglass.lexicon.Lexicon;
 import farglass.scout.GameFigure;
+import farglass.scout.GameLabels;
 import farglass.scout.GameLayout;
+import farglass.scout.ReportWriter;
 import farglass.type.Typeface;
 import java.awt.Color;
 import java.io.IOException;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 
 /** The game figure on paper. */
 final class GameDrawing {
@@ -15,16 +20,19 @@ final class GameDrawing {
     /** Lines on paper are this much of those on screen. */
     private static final double SCALE = 0.55;
 
-    private final DossierReport report;
+    private final GameFigure figure;
+    private final ReportWriter writer;
+    private final Lexicon lexicon;
     private final Color colour;
 
-    GameDrawing(DossierReport report, Color colour) {
-        this.report = report;
+    GameDrawing(GameFigure figure, ReportWriter writer, Lexicon lexicon, Color colour) {
+        this.figure = figure;
+        this.writer = writer;
+        this.lexicon = lexicon;
         this.colour = colour;
     }
 
     void draw(PaperPage page, double x, double y, double w, double h) throws IOException {
-        GameFigure figure = report.figure();
         GameLayout layout = new GameLayout(figure, w, h);
         for (GameFigure.Link l : figure.links()) {
             GameLayout.Curve c = layout.curve(l);
@@ -35,23 +43,34 @@ final class GameDrawing {
         }
         for (GameFigure.Box b : figure.boxes()) {
             GameLayout.Spot s = layout.spot(b);
-            double high = Math.min(s.h(), 20);
+            double high = s.h();
             page.fill(x + s.x() - s.w() / 2, y + s.y() - high / 2, s.w(), high, Color.WHITE);
             page.frame(x + s.x() - s.w() / 2, y + s.y() - high / 2, s.w(), high, colour, 0.8);
-            String name = page.wrapped(
-                            report.writer().box(b, report.lexicon()), s.w() - 4, Typeface.CONDENSED_SEMIBOLD, NAME, 1)
+            String name = page.wrapped(writer.box(b, lexicon), s.w() - 4, Typeface.CONDENSED_SEMIBOLD, NAME, 1)
                     .get(0);
             centred(page, name, x + s.x(), y + s.y() + 2.8, Typeface.CONDENSED_SEMIBOLD, NAME);
         }
+        Map<GameFigure.Link, double[]> sizes = new HashMap<>();
         for (GameFigure.Link l : figure.links()) {
-            double[] middle = layout.label(l);
-            List<String> lines = report.writer().link(l, report.lexicon());
-            double at = y + middle[1] - (lines.size() - 1) * COUNT / 2 + 2.5;
-            for (String line : lines) {
-                page.text(line, x + middle[0] + SCALE * layout.line(l) / 2 + 3, at, Typeface.CONDENSED, COUNT, Ink.INK);
+            sizes.put(l, size(page, writer.link(l, lexicon)));
+        }
+        GameLabels labels = new GameLabels(layout, sizes::get);
+        for (GameFigure.Link l : figure.links()) {
+            GameLabels.Rect place = labels.of(l);
+            double at = y + place.y();
+            for (String line : writer.link(l, lexicon)) {
                 at += COUNT;
+                page.text(line, x + place.x(), at, Typeface.CONDENSED, COUNT, Ink.INK);
             }
         }
+    }
+
+    private static double[] size(PaperPage page, List<String> lines) throws IOException {
+        double width = 0;
+        for (String line : lines) {
+            width = Math.max(width, page.textWidth(line, Typeface.CONDENSED, COUNT));
+        }
+        return new double[] {width, COUNT * lines.size() + 2};
     }
 
     private static void centred(PaperPage page, String text, double x, double y, Typeface face, double points)

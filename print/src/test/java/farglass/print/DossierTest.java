@@ -12,6 +12,7 @@ import farglass.profile.Profile;
 import farglass.profile.Report;
 import farglass.scout.GameFigure;
 import farglass.scout.GameFigures;
+import farglass.scout.KeyNumbers;
 import farglass.scout.ReportWriter;
 import farglass.scout.ScoutingReport;
 import farglass.scout.Sentence;
@@ -112,6 +113,7 @@ class DossierTest {
                         new DossierReport.Still(still(), "2030-02-01, 1:05")),
                 GameFigures.of(p.evidence()),
                 List.of("Tolendt sweeps to Tolendt's left. 26 of 30 in 11 matches."),
+                KeyNumbers.of(p),
                 words,
                 p.evidence().lexicon());
     }
@@ -132,6 +134,7 @@ class DossierTest {
             }
         }
         assertThat(whole).contains("THE GAME OF", "on the feet", "SIDES", "26 of 30 in 11 matches", "SOURCES");
+        assertThat(whole).contains("KEY NUMBERS", "Passes against Tolendt get through.", "others ");
         assertThat(whole.indexOf("In one sentence")).isLessThan(whole.indexOf("THE GAME OF"));
         assertThat(whole.indexOf("THE GAME OF")).isLessThan(whole.indexOf("BY THE STRENGTH OF THE EVIDENCE"));
         assertThat(pages(file)).isBetween(3, 5);
@@ -148,6 +151,7 @@ class DossierTest {
                         full.parts(),
                         List.of(),
                         new GameFigure(List.of(), List.of(), 0, 0),
+                        List.of(),
                         List.of(),
                         full.writer(),
                         full.lexicon()))

@@ -87,7 +87,7 @@ public final class ChainsBench {
                 .count();
     }
 
-    private static boolean sharesTwo(List<String> symbols, Row row) {
+    static boolean sharesTwo(List<String> symbols, Row row) {
         List<String> planted = row.techniques().stream().map(t -> "self " + t).toList();
         int at = 0;
         int shared = 0;

@@ -223,21 +223,8 @@ public final class ReportBench {
                 count(
                         "planted rows of " + length + " among the first five | " + athletes + " athletes, " + size
                                 + " matches",
-                        first.stream().anyMatch(s -> sharesTwo(s.symbols(), planted)));
+                        first.stream().anyMatch(s -> ChainsBench.sharesTwo(s.symbols(), row)));
             }
         }
-    }
-
-    private static boolean sharesTwo(List<String> symbols, List<String> planted) {
-        int at = 0;
-        int shared = 0;
-        for (String s : symbols) {
-            int found = planted.subList(at, planted.size()).indexOf(s);
-            if (found >= 0) {
-                shared++;
-                at += found + 1;
-            }
-        }
-        return shared >= 2;
     }
 }

@@ -7,7 +7,7 @@ import farglass.matchup.model.ModelState;
  * naturally.
  *
  * @param minutes of an average match in which it applies
- * @param ms match time of the moment at which it applies most
+ * @param ms match time of the moment, with no penalty called, at which it applies most
  * @param points ours minus theirs at that moment
  * @param advantages ours minus theirs at that moment
  */

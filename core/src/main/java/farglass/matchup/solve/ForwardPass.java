@@ -212,7 +212,7 @@ public final class ForwardPass {
                 taking[j - lo] = mass[base + j] > LEAST && option(step, base + j) == x ? mass[base + j] : 0;
                 sum += taking[j - lo];
             }
-            time(step, s, a, x, lo, taking, sum);
+            time(step, s, k, a, x, lo, taking, sum);
             boolean hold = x > 0 && x == o.hold;
             own(s, moment, x, hold, taking, gains, chances);
             double factor = hold ? programme.settings().holdOtherFactor() : 1;
@@ -231,7 +231,7 @@ public final class ForwardPass {
         return solution.option(step, cell);
     }
 
-    private void time(int step, int s, int a, int x, int lo, double[] taking, double sum) {
+    private void time(int step, int s, int k, int a, int x, int lo, double[] taking, double sum) {
         minutes[s] += sum * programme.stepMinutes();
         taken[s][x] += sum;
         int options = programme.own[s].size();
@@ -241,7 +241,7 @@ public final class ForwardPass {
                 int p = lo + i - grid.points;
                 int region = Region.index(p, a, programme.partOf(step)) * options + x;
                 regionMinutes[s][region] += m * programme.stepMinutes();
-                if (m > most[s][region]) {
+                if (k == 0 && m > most[s][region]) {
                     most[s][region] = m;
                     mostStep[s][region] = step;
                     mostLead[s][region] = 100 * p + a;
@@ -426,13 +426,14 @@ public final class ForwardPass {
 
     /**
      * What is chosen other than the natural mix, by place, lead and part of the match, where most time is spent first.
+     * What is chosen only once a penalty has been called is left out: advice speaks of a match without calls.
      */
     public List<Choice> choices() {
         List<Choice> found = new ArrayList<>();
         for (int s = 0; s < taken.length; s++) {
             int options = taken[s].length;
             for (int r = 0; r < regionMinutes[s].length; r++) {
-                if (r % options > 0 && regionMinutes[s][r] >= NOTICED_MINUTES) {
+                if (r % options > 0 && regionMinutes[s][r] >= NOTICED_MINUTES && most[s][r] > 0) {
                     int points = Math.floorDiv(mostLead[s][r] + 50, 100);
                     found.add(new Choice(
                             model.states().get(s),

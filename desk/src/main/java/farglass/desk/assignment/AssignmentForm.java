@@ -7,6 +7,7 @@ import farglass.desk.shell.Words;
 import farglass.match.Corner;
 import farglass.match.MatchRecord;
 import farglass.plan.Assignment;
+import farglass.time.Dates;
 import java.time.LocalDate;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
@@ -46,7 +47,7 @@ final class AssignmentForm extends VBox {
     AssignmentForm(Desk desk) {
         super(8);
         this.desk = desk;
-        which.setConverter(Ui.shown(a -> a.event() + (a.date() == null ? "" : ", " + a.date())));
+        which.setConverter(Ui.shown(a -> a.event() + (a.date() == null ? "" : ", " + Dates.words(a.date()))));
         which.setMaxWidth(Double.MAX_VALUE);
         us.setConverter(Ui.shown(desk::nameOf));
         us.setMaxWidth(Double.MAX_VALUE);

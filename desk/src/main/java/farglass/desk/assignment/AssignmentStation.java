@@ -10,6 +10,7 @@ import farglass.desk.trainer.TrainerSheet;
 import farglass.match.MatchRecord;
 import farglass.plan.Assignment;
 import farglass.store.table.NotesTable;
+import farglass.time.Dates;
 import java.io.File;
 import java.nio.file.Path;
 import java.util.List;
@@ -36,6 +37,7 @@ import javafx.stage.FileChooser;
 public final class AssignmentStation implements Station, Keys.Bound {
     private static final List<String> FILMS = List.of(".mp4", ".mkv", ".webm", ".mov", ".m4v", ".avi");
     private final Desk desk;
+    private final Node steps;
     private final Runnable toFilm;
     private final ListView<MatchRecord> list = new ListView<>();
     private final CheckBox onlyOpponents = new CheckBox(Words.of("matches.only"));
@@ -43,9 +45,13 @@ public final class AssignmentStation implements Station, Keys.Bound {
     private final Keys keys = new Keys();
     private final StackPane view;
 
-    /** @param toFilm goes to the film station */
-    public AssignmentStation(Desk desk, Runnable toFilm) {
+    /**
+     * @param steps stand above the sheets until they are done
+     * @param toFilm goes to the film station
+     */
+    public AssignmentStation(Desk desk, Node steps, Runnable toFilm) {
         this.desk = desk;
+        this.steps = steps;
         this.toFilm = toFilm;
         view = new StackPane(layout());
         view.setId("station-assignment");
@@ -98,7 +104,7 @@ public final class AssignmentStation implements Station, Keys.Bound {
         counted.setAlignment(Pos.CENTER_RIGHT);
         VBox matches = Ui.sheet(Words.of("matches.sheet"), counted, tools, Ui.grow(list));
         acceptDrops(matches);
-        VBox box = new VBox(12, head, Ui.grow(new HBox(12, form, Ui.grow(matches))));
+        VBox box = new VBox(12, head, steps, Ui.grow(new HBox(12, form, Ui.grow(matches))));
         return box;
     }
 
@@ -125,7 +131,7 @@ public final class AssignmentStation implements Station, Keys.Bound {
                     if (a == null) {
                         return Words.of("assignment.status.none");
                     }
-                    return a.date() == null ? a.event() : a.date().toString();
+                    return a.date() == null ? a.event() : Dates.words(a.date());
                 },
                 desk.assignment());
     }

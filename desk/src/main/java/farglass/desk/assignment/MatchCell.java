@@ -7,6 +7,7 @@ import farglass.desk.tide.TideLine;
 import farglass.match.Corner;
 import farglass.match.MatchRecord;
 import farglass.match.Result;
+import farglass.time.Dates;
 import javafx.geometry.Pos;
 import javafx.scene.control.Label;
 import javafx.scene.control.ListCell;
@@ -34,7 +35,7 @@ final class MatchCell extends ListCell<MatchRecord> {
         MatchRecord.Details d = r.details();
         HBox names = new HBox(6, athlete(r, Corner.A), Ui.label("-", "soft"), athlete(r, Corner.B));
         names.setAlignment(Pos.CENTER_LEFT);
-        String date = d.date() == null ? Words.of("match.no-date") : d.date().toString();
+        String date = d.date() == null ? Words.of("match.no-date") : Dates.words(d.date());
         String where = java.util.stream.Stream.of(date, d.event(), d.attire())
                 .filter(s -> s != null && !s.isEmpty())
                 .collect(java.util.stream.Collectors.joining(", "));

@@ -16,6 +16,7 @@ import farglass.match.TagIds;
 import farglass.match.TagInfo;
 import farglass.time.ClockMap;
 import farglass.time.MatchTime;
+import java.io.File;
 import java.nio.file.Path;
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -27,6 +28,7 @@ import javafx.application.Platform;
 import javafx.collections.FXCollections;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
+import javafx.scene.control.Button;
 import javafx.scene.control.ColorPicker;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.DatePicker;
@@ -59,6 +61,7 @@ final class MatchForm extends StackPane {
     private final ComboBox<RecordKind> kind = new ComboBox<>(FXCollections.observableArrayList(RecordKind.values()));
     private final TextField film = new TextField();
     private final Label problem = Ui.prose("", "form-problem");
+    private final Button keep;
 
     /** One athlete's row. */
     private final class Athlete {
@@ -122,6 +125,8 @@ final class MatchForm extends StackPane {
         this.changed = changed;
         this.close = close;
         this.done = done;
+        this.keep = Ui.button(Words.of(changed == null ? "form.add" : "form.keep"), this::keep, "strong-button");
+        keep.setId("form-keep");
         List<String> names = List.copyOf(desk.athletes().values());
         a.name.getItems().setAll(names);
         b.name.getItems().setAll(names);
@@ -170,13 +175,8 @@ final class MatchForm extends StackPane {
 
     private Node sheet() {
         HBox films = new HBox(8, Ui.grow(film), Ui.button(Words.of("form.choose"), this::chooseFilm, "choice"));
-        HBox buttons = new HBox(
-                10,
-                Ui.grow(problem),
-                Ui.button(Words.of("form.cancel"), close, "choice"),
-                Ui.button(Words.of(changed == null ? "form.add" : "form.keep"), this::keep, "strong-button"));
+        HBox buttons = new HBox(10, Ui.grow(problem), Ui.button(Words.of("form.cancel"), close, "choice"), keep);
         buttons.setAlignment(Pos.CENTER_RIGHT);
-        buttons.getChildren().get(2).setId("form-keep");
         film.setId("form-film");
         date.setId("form-date");
         problem.setId("form-problem");
@@ -226,7 +226,7 @@ final class MatchForm extends StackPane {
 
     private void keep() {
         if (a.typed().isEmpty() || b.typed().isEmpty() || a.typed().equalsIgnoreCase(b.typed())) {
-            problem.setText(Words.of("form.names"));
+            told(Words.of("form.names"), "form-problem");
             return;
         }
         MatchRecord.Details old = changed == null ? null : changed.details();
@@ -256,12 +256,26 @@ final class MatchForm extends StackPane {
 
     private void add(MatchRecord.Details details) {
         String path = film.getText().strip();
+        if (!path.isEmpty()) {
+            told(Words.of("film.looking", new File(path).getName()), "soft");
+        }
+        keep.setDisable(true);
         desk.tasks()
                 .command(
                         Words.of("match.name"),
                         () -> path.isEmpty() ? List.<FilmRef>of() : List.of(look(Path.of(path))),
                         films -> add(details, films),
-                        e -> problem.setText(e.getMessage()));
+                        e -> {
+                            keep.setDisable(false);
+                            told(e.getMessage(), "form-problem");
+                        });
+    }
+
+    /** Says something beside the buttons. */
+    private void told(String text, String style) {
+        problem.getStyleClass().removeAll("soft", "form-problem");
+        problem.getStyleClass().add(style);
+        problem.setText(text);
     }
 
     private static FilmRef look(Path path) throws FilmException {

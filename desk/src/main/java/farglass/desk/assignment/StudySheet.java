@@ -8,6 +8,7 @@ import farglass.plan.Assignment;
 import farglass.profile.Profile;
 import farglass.study.StudyOrder;
 import farglass.tendency.Filter;
+import farglass.time.Dates;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.function.Consumer;
@@ -90,7 +91,7 @@ final class StudySheet extends StackPane {
         MatchRecord r = c.record();
         String date = r.details().date() == null
                 ? Words.of("match.no-date")
-                : r.details().date().toString();
+                : Dates.words(r.details().date());
         Label head = Ui.label(AssignmentStation.title(r) + ", " + date, "strong");
         String why = c.question() == null
                 ? Words.of("study.relevance", Math.round(c.relevance() * 100))

@@ -8,6 +8,9 @@ import farglass.desk.shell.Ui;
 import farglass.desk.shell.Words;
 import farglass.plan.Brief;
 import farglass.plan.Plan;
+import farglass.scout.ScoutingReport;
+import farglass.work.meeting.MeetingService;
+import farglass.work.profile.ProfileService;
 import farglass.work.publish.BriefPublication;
 import farglass.work.publish.PlanPublication;
 import farglass.work.publish.Publication;
@@ -23,10 +26,12 @@ import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.CheckBox;
+import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.HBox;
+import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import javafx.stage.FileChooser;
 
@@ -36,6 +41,7 @@ public final class BriefSheet extends VBox {
     private final VBox rows = new VBox(6);
     private final CheckBox nameless = new CheckBox(Words.of("brief.nameless"));
     private List<Slide> slides = List.of();
+    private ScoutingReport report;
     private final ChangeListener<Plan> planChanged = (o, was, is) -> fill();
 
     /** @param close takes the sheet away */
@@ -74,7 +80,28 @@ public final class BriefSheet extends VBox {
                 desk.plan().addListener(planChanged);
             }
         });
-        fill();
+        rows.getChildren().add(Ui.empty(Words.of("brief.working")));
+        workOut();
+    }
+
+    /** What is told of the opponent stands first; dangers weighed against our own athlete take some seconds. */
+    private void workOut() {
+        String them = desk.plan().get().them();
+        var meeting = MeetingService.Ask.of(
+                desk.assignment().get(), them, desk.rulesets().get());
+        desk.tasks()
+                .query(
+                        "briefing-report",
+                        () -> ProfileService.scouting(desk.index(), them, meeting),
+                        told -> {
+                            report = told;
+                            fill();
+                        },
+                        this::failed);
+    }
+
+    private void failed(Exception e) {
+        desk.notices().problem(Words.of("brief.failed", String.valueOf(e.getMessage())));
     }
 
     private void change(java.util.function.UnaryOperator<Brief> change) {
@@ -84,14 +111,15 @@ public final class BriefSheet extends VBox {
     private void fill() {
         Plan p = desk.plan().get();
         nameless.setSelected(p.brief().nameless());
+        ScoutingReport them = report;
+        if (them == null) {
+            return;
+        }
         Map<String, String> names = new TreeMap<>(desk.athletes());
-        String occasion = PlanPublication.occasion(desk.assignment().get());
+        String occasion = PlanPublication.occasion(
+                desk.assignment().get(), desk.rulesets().get());
         desk.tasks()
-                .query(
-                        "briefing",
-                        () -> Briefing.of(p, desk.index(), names, occasion),
-                        this::show,
-                        e -> desk.notices().problem(Words.of("brief.failed", String.valueOf(e.getMessage()))));
+                .query("briefing", () -> Briefing.of(p, them, desk.index(), names, occasion), this::show, this::failed);
     }
 
     private void show(List<Slide> now) {
@@ -99,7 +127,7 @@ public final class BriefSheet extends VBox {
         rows.getChildren().clear();
         List<String> ids = now.stream().map(Slide::id).toList();
         now.forEach(s -> rows.getChildren().add(row(s, ids)));
-        if (now.size() <= 1) {
+        if (now.stream().noneMatch(s -> s.kind() == Slide.Kind.FORK || s.kind() == Slide.Kind.CLAIM)) {
             rows.getChildren().add(Ui.empty(Words.of("brief.empty")));
         }
     }
@@ -125,16 +153,16 @@ public final class BriefSheet extends VBox {
         });
         Node over = Ui.label(s.heading(), "field-name");
         Node text = Ui.prose(s.text(), s.hidden() ? "soft" : "pinned-sentence");
-        String points = String.join("; ", s.points());
-        VBox words = new VBox(0, over, text, Ui.prose(points, "claim-notes"));
-        HBox row = new HBox(
-                8,
-                in,
-                Ui.grow(words),
-                Ui.label(Words.of("brief.moments", s.moments().size()), "claim-interval"),
-                notes,
-                Ui.button(Words.of("brief.up"), () -> change(b -> b.move(ids, s.id(), -1)), "quiet"),
-                Ui.button(Words.of("brief.down"), () -> change(b -> b.move(ids, s.id(), 1)), "quiet"));
+        VBox words = new VBox(0, over, text);
+        s.points().forEach(p -> words.getChildren().add(Ui.prose(p, "claim-notes")));
+        Label moments = Ui.label(Words.of("brief.moments", s.moments().size()), "claim-interval");
+        Button up = Ui.button(Words.of("brief.up"), () -> change(b -> b.move(ids, s.id(), -1)), "quiet");
+        Button down = Ui.button(Words.of("brief.down"), () -> change(b -> b.move(ids, s.id(), 1)), "quiet");
+        for (Region r : List.of(moments, notes, up, down)) {
+            r.setMinWidth(Region.USE_PREF_SIZE);
+        }
+        words.setMinWidth(0);
+        HBox row = new HBox(8, in, Ui.grow(words), moments, notes, up, down);
         row.setAlignment(Pos.CENTER_LEFT);
         row.getStyleClass().add("skill-row");
         return row;

@@ -7,6 +7,7 @@ import farglass.desk.shell.Ui;
 import farglass.desk.shell.Words;
 import farglass.match.MatchRecord;
 import farglass.stats.TagRef;
+import farglass.time.Dates;
 import farglass.work.publish.Moments;
 import java.util.List;
 import javafx.geometry.Insets;
@@ -146,7 +147,7 @@ final class BriefShow extends VBox {
                         "brief.caption",
                         r.details().a().surname(),
                         r.details().b().surname(),
-                        String.valueOf(r.details().date()),
+                        Dates.words(r.details().date()),
                         which);
     }
 }

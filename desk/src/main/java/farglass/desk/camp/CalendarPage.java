@@ -5,6 +5,7 @@ import farglass.camp.Skill;
 import farglass.desk.shell.Desk;
 import farglass.desk.shell.Ui;
 import farglass.desk.shell.Words;
+import farglass.time.Dates;
 import java.time.format.TextStyle;
 import java.util.Locale;
 import java.util.function.Consumer;
@@ -57,7 +58,7 @@ final class CalendarPage extends VBox {
     private Node day(CampModel.Ready r, CampCalendar.Day d) {
         String name = d.date().getDayOfWeek().getDisplayName(TextStyle.SHORT, Locale.ENGLISH);
         Label date = Ui.label(
-                Words.of(d.hard() ? "camp.calendar.hard" : "camp.calendar.light", name, String.valueOf(d.date())),
+                Words.of(d.hard() ? "camp.calendar.hard" : "camp.calendar.light", name, Dates.words(d.date())),
                 "heading");
         FlowPane rounds = new FlowPane(6, 4);
         for (CampCalendar.Round round : d.rounds()) {

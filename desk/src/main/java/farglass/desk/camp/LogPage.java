@@ -3,6 +3,7 @@ package farglass.desk.camp;
 import farglass.camp.Logged;
 import farglass.desk.shell.Ui;
 import farglass.desk.shell.Words;
+import farglass.time.Dates;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
@@ -41,7 +42,7 @@ final class LogPage extends VBox {
                 .orElse(l.skill());
         HBox head = new HBox(
                 10,
-                Ui.label(String.valueOf(l.date()), "claim-interval"),
+                Ui.label(Dates.words(l.date()), "claim-interval"),
                 Ui.label(what, "pinned-sentence"),
                 Ui.label(Words.of("camp.log.counts", l.successes(), l.tries()), "body"),
                 Ui.spring(),

@@ -16,6 +16,7 @@ import farglass.rules.Ruleset;
 import farglass.rules.Score;
 import farglass.rules.Scoring;
 import farglass.store.json.MatchJson;
+import farglass.time.Dates;
 import farglass.time.MatchTime;
 import java.io.File;
 import java.nio.file.Path;
@@ -231,7 +232,7 @@ public final class CheckStation implements Station, Keys.Bound {
 
     private void show(Worked w) {
         MatchRecord r = w.record();
-        String date = r.details().date() == null ? "" : r.details().date() + ", ";
+        String date = r.details().date() == null ? "" : Dates.words(r.details().date()) + ", ";
         facts.setText(Words.of(
                 "check.facts",
                 r.details().a().surname(),

@@ -15,6 +15,7 @@ import farglass.match.Tag;
 import farglass.match.TagIds;
 import farglass.match.TagInfo;
 import farglass.plan.Plan;
+import farglass.time.Dates;
 import farglass.work.words.WorkWords;
 import java.util.Comparator;
 import java.util.List;
@@ -84,7 +85,7 @@ public final class DebriefStation implements Station, Keys.Bound {
                         ? ""
                         : Words.of(
                                 "debrief.match",
-                                String.valueOf(r.details().date()),
+                                Dates.words(r.details().date()),
                                 String.valueOf(r.details().event()));
             }
 

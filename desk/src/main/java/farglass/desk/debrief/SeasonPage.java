@@ -6,6 +6,7 @@ import farglass.desk.shell.Desk;
 import farglass.desk.shell.Ui;
 import farglass.desk.shell.Words;
 import farglass.plan.Plan;
+import farglass.time.Dates;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.layout.HBox;
@@ -45,7 +46,7 @@ final class SeasonPage extends VBox {
     private Node row(Season s, Season.Row r) {
         HBox head = new HBox(
                 10,
-                Ui.label(String.valueOf(r.assignment().date()), "claim-interval"),
+                Ui.label(Dates.words(r.assignment().date()), "claim-interval"),
                 Ui.label(Words.of("season.row", r.assignment().event(), desk.nameOf(r.them())), "pinned-sentence"),
                 Ui.label(state(r), r.won() == null ? "soft" : r.won() ? "held" : "weak"),
                 Ui.spring(),

@@ -20,6 +20,7 @@ import java.nio.file.Path;
 import java.util.Optional;
 import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.function.BooleanSupplier;
+import java.util.function.Consumer;
 import java.util.function.DoubleConsumer;
 import javafx.application.Platform;
 import javafx.scene.input.KeyCode;
@@ -39,6 +40,7 @@ final class ClockFinder {
     private final Angles angles;
     private final Runnable back;
     private final Scored scored;
+    private final Consumer<Boolean> counts;
     private final ReadingStore store;
     private final LayoutStore layouts;
     private Pane veil;
@@ -46,10 +48,19 @@ final class ClockFinder {
     /**
      * @param screen what the film is shown in; the box and the proposal are laid over it
      * @param scored gets the score that was read
+     * @param counts gets whether the clock of the open film counts down, once that is known
      * @param back gives the keyboard back to the station
      */
-    ClockFinder(Desk desk, FilmView film, Angles angles, StackPane screen, Scored scored, Runnable back) {
+    ClockFinder(
+            Desk desk,
+            FilmView film,
+            Angles angles,
+            StackPane screen,
+            Scored scored,
+            Consumer<Boolean> counts,
+            Runnable back) {
         this.scored = scored;
+        this.counts = counts;
         Path readings = desk.library().folder().resolve("readings");
         this.store = new ReadingStore(readings);
         this.layouts = new LayoutStore(readings);
@@ -230,6 +241,7 @@ final class ClockFinder {
                 sheet,
                 map -> {
                     if (accept(r, map, sheet.score())) {
+                        counts.accept(found.down());
                         remember(path, r.details().lengthMs(), found, sheet.score());
                     }
                 },
@@ -245,8 +257,10 @@ final class ClockFinder {
                 .query(
                         "read before",
                         () -> store.of(path, length).filter(k -> k.first() != null),
-                        kept -> kept.ifPresent(k ->
-                                scored.known(ReadScore.of(r, file, k.found()).with(k.first()))),
+                        kept -> kept.ifPresent(k -> {
+                            counts.accept(k.found().down());
+                            scored.known(ReadScore.of(r, file, k.found()).with(k.first()));
+                        }),
                         e -> desk.notices().problem(e.getMessage()));
     }
 

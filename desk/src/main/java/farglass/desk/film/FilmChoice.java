@@ -11,6 +11,7 @@ import farglass.match.Edit;
 import farglass.match.FilmRef;
 import farglass.match.MatchRecord;
 import farglass.simulate.Broadcast;
+import farglass.simulate.DemoLibrary;
 import farglass.store.bundle.FileNames;
 import farglass.time.ClockMap;
 import java.nio.file.Files;
@@ -131,14 +132,15 @@ final class FilmChoice {
     /** Draws made-up footage of a record from its tags; a record without a film reference gets one. */
     void makeFootage(MatchRecord r) {
         boolean fresh = r.films().isEmpty();
-        ClockMap map = fresh ? Broadcast.of(r) : angles.clock(r);
+        MatchRecord shown = DemoLibrary.shown(r, desk.lexicon());
+        ClockMap map = fresh ? Broadcast.of(r) : shown == r ? angles.clock(r) : shown.clock();
         String file = fresh
                 ? "films/" + FileNames.of(r.id()) + ".mp4"
                 : angles.film(r).file();
         Path target = desk.library().folder().resolve(file);
         desk.tasks().longTask(Words.of("film.making"), (progress, cancelled) -> {
             try {
-                if (Footage.standard().make(r, map, desk.lexicon(), target, progress, cancelled)) {
+                if (Footage.standard().make(shown, map, desk.lexicon(), target, progress, cancelled)) {
                     Platform.runLater(() -> arrived(r, map, file, fresh));
                 }
             } catch (FilmException e) {

@@ -6,6 +6,7 @@ import farglass.desk.shell.Words;
 import farglass.match.Corner;
 import farglass.match.MatchRecord;
 import farglass.match.RecordKind;
+import farglass.time.Dates;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import javafx.geometry.Pos;
@@ -32,10 +33,13 @@ final class FilmHead extends HBox {
 
     void show(MatchRecord r) {
         MatchRecord.Details d = r.details();
-        String date = d.date() == null ? "" : d.date().toString();
+        String date = Dates.words(d.date());
         String kind =
                 r.kind() == RecordKind.MATCH ? "" : Words.of("kind." + r.kind().code());
-        facts.setText(Stream.of(kind, d.event(), d.round(), date, d.attire(), desk.rulesName(d.ruleset(), d.date()))
+        String rules = desk.rulesName(d.ruleset(), d.date());
+        // the name of many rules says what is worn
+        String attire = d.attire() == null || rules.endsWith(", " + d.attire()) ? "" : d.attire();
+        facts.setText(Stream.of(kind, d.event(), d.round(), date, attire, rules)
                 .filter(s -> s != null && !s.isEmpty())
                 .collect(Collectors.joining(", ")));
         legend.getChildren().clear();

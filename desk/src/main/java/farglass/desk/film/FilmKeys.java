@@ -141,6 +141,7 @@ final class FilmKeys {
                 .on("Alt+W", "keys.swap", () -> station.edits().swap())
                 .on("Alt+U", "keys.unsure", () -> station.edits().unsure())
                 .on("Alt+H", "keys.hidden", () -> station.edits().hideSide())
+                .on("Alt+T", "keys.clock", station::turnClock)
                 .on("Ctrl+R", "keys.repeat", station::repeat)
                 .on("Ctrl+E", "keys.correct", station::correct)
                 .on("Ctrl+D", "keys.split", station::split)

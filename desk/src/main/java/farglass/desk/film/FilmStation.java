@@ -37,10 +37,12 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import javafx.util.Duration;
+import org.jspecify.annotations.Nullable;
 
 /** Watching and tagging one match. */
 public final class FilmStation implements Station, Keys.Bound {
     private static final long PREVIEW_MS = 200;
+    private static final String CLOCK = "record.clock";
 
     private final Desk desk;
     private final FilmView film = new FilmView();
@@ -48,6 +50,8 @@ public final class FilmStation implements Station, Keys.Bound {
     private final FilmHead head;
     private final Label count = Ui.label("", "soft");
     private final TideLine tide;
+    private final RecordClock clock;
+    private final Button direction = Ui.button("", this::turnClock, "quiet");
     private final RecordList list;
     private final PhraseLine phrase;
     private final Angles angles;
@@ -86,7 +90,10 @@ public final class FilmStation implements Station, Keys.Bound {
         this.watch = new Watch(desk, film, angles, mat);
         this.clocks = new ClockPhrase(desk, film, angles);
         this.edits = new TagEdits(desk, this::selectionMoved);
-        this.list = new RecordList(desk, this::pick);
+        this.clock = new RecordClock(
+                () -> desk.preferences().get(CLOCK).orElse(null),
+                text -> desk.preferences().set(CLOCK, text));
+        this.list = new RecordList(desk, clock, this::pick);
         this.passes = new Passes(desk, edits::selected, this::pick);
         this.choice = new FilmChoice(desk, angles);
         this.phrase = new PhraseLine(desk.lexicon(), this::record, watch::stamp, desk::colour, this::keep);
@@ -127,9 +134,14 @@ public final class FilmStation implements Station, Keys.Bound {
         StackPane.setMargin(make, new Insets(24));
         screen.setMinSize(0, 0);
         choice.acceptDrops(screen);
-        VBox record = Ui.sheet(Words.of("film.record"), count, Ui.grow(list.view()));
+        direction.setId("record-clock");
+        direction.setFocusTraversable(false);
+        showDirection();
+        HBox facts = new HBox(6, count, direction);
+        facts.setAlignment(Pos.CENTER_RIGHT);
+        VBox record = Ui.sheet(Words.of("film.record"), facts, Ui.grow(list.view()));
         scored = new Scored(desk, film, angles, record);
-        clockFinder = new ClockFinder(desk, film, angles, screen, scored, this::back);
+        clockFinder = new ClockFinder(desk, film, angles, screen, scored, this::filmCounts, this::back);
         HBox upper = new HBox(12, Ui.grow(screen), scored.view());
         VBox tideSheet = Ui.sheet(Words.of("film.tide"), new TideLegend(), Ui.grow(tide));
         tideSheet.setMinHeight(178);
@@ -234,6 +246,7 @@ public final class FilmStation implements Station, Keys.Bound {
             shownFile = file;
             looping.forget();
             openFilm(r, MatchTime.ZERO);
+            filmCounts(null);
             if (file != null) {
                 clockFinder.known(r);
             }
@@ -328,6 +341,22 @@ public final class FilmStation implements Station, Keys.Bound {
                 revealNow();
             }
         }
+    }
+
+    /** Match times in the record count the other way. */
+    void turnClock() {
+        clock.turn();
+        showDirection();
+    }
+
+    private void filmCounts(@Nullable Boolean down) {
+        clock.film(down);
+        showDirection();
+    }
+
+    private void showDirection() {
+        direction.setText(Words.of(clock.down() ? "record.down" : "record.up"));
+        list.refresh();
     }
 
     /** Brings the tag before the present moment into view. */

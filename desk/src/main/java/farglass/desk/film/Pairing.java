@@ -10,6 +10,7 @@ import farglass.match.Drawings;
 import farglass.match.FilmRef;
 import farglass.match.MatchRecord;
 import farglass.time.Clock;
+import farglass.time.Dates;
 import java.util.List;
 import java.util.Optional;
 
@@ -49,7 +50,7 @@ final class Pairing {
 
     private PairSide side(MatchRecord r, FilmView.Moment m) {
         FilmRef shown = angles.film(r);
-        String date = r.details().date() == null ? "" : r.details().date() + ", ";
+        String date = r.details().date() == null ? "" : Dates.words(r.details().date()) + ", ";
         String clock = angles.clock(r)
                 .matchTime(m.time())
                 .map(t -> Clock.tenths(t.ms()))

@@ -6,7 +6,6 @@ import farglass.desk.shell.Ui;
 import farglass.desk.shell.Words;
 import farglass.match.MatchRecord;
 import farglass.match.Tag;
-import farglass.time.Clock;
 import farglass.work.publish.TagText;
 import java.util.ArrayList;
 import java.util.List;
@@ -24,6 +23,7 @@ final class RecordList {
     private static final double ROW = 30;
     private final ListView<Row> list = new ListView<>();
     private final Desk desk;
+    private final RecordClock clock;
     private boolean filling;
 
     record Row(MatchRecord record, int index) {
@@ -32,8 +32,9 @@ final class RecordList {
         }
     }
 
-    RecordList(Desk desk, IntConsumer picked) {
+    RecordList(Desk desk, RecordClock clock, IntConsumer picked) {
         this.desk = desk;
+        this.clock = clock;
         list.setId("record-list");
         list.setFixedCellSize(ROW);
         list.setFocusTraversable(false);
@@ -74,6 +75,11 @@ final class RecordList {
         filling = before;
     }
 
+    /** The clock is shown the other way. */
+    void refresh() {
+        list.refresh();
+    }
+
     /** Scrolls so that the tag stands a little above the middle. */
     void reveal(int index) {
         list.scrollTo(Math.max(0, index - 5));
@@ -104,7 +110,7 @@ final class RecordList {
                 return;
             }
             TagText text = TagText.of(row.record(), row.tag(), desk.lexicon());
-            time.setText(Clock.tenths(row.tag().t().ms()));
+            time.setText(clock.text(row.record(), row.tag().t()));
             chip.setFill(text.who() == null ? Look.RULE : desk.colour(row.record(), text.who()));
             boolean state = row.tag() instanceof Tag.Position;
             chip.setArcWidth(state ? 0 : 9);

@@ -34,6 +34,10 @@ public final class ForkTree extends Pane {
     private final Consumer<String> picked;
     private Map<String, Double> chances = Map.of();
     private Set<String> drifts = Set.of();
+    private static final double NARROW = 190;
+    private static final double BROAD = 340;
+
+    private double room;
     private double width = 184;
     private double height = 62;
 
@@ -51,20 +55,32 @@ public final class ForkTree extends Pane {
     public void chances(Map<String, Double> byId, Set<String> noOnes) {
         chances = Map.copyOf(byId);
         drifts = Set.copyOf(noOnes);
-        width = 190;
+        width = NARROW;
         height = 142;
+    }
+
+    /** Lets the boxes of a computed tree grow until it fills so many pixels, before it is shown. */
+    public void room(double pixels) {
+        room = pixels;
+    }
+
+    private static int depth(Plan plan) {
+        return Math.max(1, plan.openings().stream().mapToInt(Fork::depth).max().orElse(0));
     }
 
     /** @param selected id of the chosen node, or null */
     public void show(Plan plan, String selected) {
         getChildren().clear();
+        if (!chances.isEmpty()) {
+            double fits = (room - 2 * MARGIN - (depth(plan) - 1) * GAP) / depth(plan);
+            width = Math.max(NARROW, Math.min(BROAD, fits));
+        }
         double y = MARGIN;
         for (Fork f : plan.openings()) {
             place(f, MARGIN, y, selected);
             y += leaves(f) * rowHeight();
         }
-        int depth = plan.openings().stream().mapToInt(Fork::depth).max().orElse(0);
-        setPrefSize(Math.max(1, depth) * column(), y + MARGIN);
+        setPrefSize(depth(plan) * column() - GAP + 2 * MARGIN, y + MARGIN);
         setMinSize(getPrefWidth(), getPrefHeight());
     }
 

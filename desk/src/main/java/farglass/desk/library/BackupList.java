@@ -4,6 +4,7 @@ import farglass.desk.shell.Ui;
 import farglass.desk.shell.Words;
 import farglass.store.Backups;
 import farglass.store.Verification;
+import farglass.time.Dates;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
@@ -71,7 +72,8 @@ final class BackupList extends ListView<Backups.Backup> {
                 return;
             }
             Verification v = verified.get(b);
-            date.setText(b.date() + (b.time() == null ? "" : " " + b.time().withSecond(0)));
+            date.setText(Dates.words(b.date())
+                    + (b.time() == null ? "" : " " + b.time().withSecond(0)));
             kind.setText(Words.of("library.kind." + b.kind().name().toLowerCase(Locale.ROOT)));
             content.setText(
                     v == null || !v.good()

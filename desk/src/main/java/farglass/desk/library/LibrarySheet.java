@@ -8,6 +8,7 @@ import farglass.store.Library;
 import farglass.store.LibraryDifference;
 import farglass.store.Restoring;
 import farglass.store.Verification;
+import farglass.time.Dates;
 import java.io.File;
 import java.io.IOException;
 import java.nio.file.Files;
@@ -132,7 +133,7 @@ public final class LibrarySheet extends StackPane {
                             List<Backups.Backup> found = library.backups().all();
                             String last = library.backups()
                                     .newest()
-                                    .map(b -> b.date().toString())
+                                    .map(b -> Dates.words(b.date()))
                                     .orElse(Words.of("library.never"));
                             String text = Words.of(
                                     "library.where", library.file(), BackupList.size(bytes(library.file())), last);
@@ -183,7 +184,7 @@ public final class LibrarySheet extends StackPane {
     private void show(Backups.Backup b, LibraryDifference d) {
         boolean mayChange = !desk.library().readOnly();
         all.setDisable(backups.bad(b));
-        heading.setText(Words.of(d.nothing() ? "library.same" : "library.differs", b.date()));
+        heading.setText(Words.of(d.nothing() ? "library.same" : "library.differs", Dates.words(b.date())));
         for (LibraryDifference.Match m : d.matches()) {
             String text = m.now() < 0
                     ? Words.of("library.only-then", m.title(), m.then())
@@ -250,7 +251,7 @@ public final class LibrarySheet extends StackPane {
                         done -> {
                             desk.readAnew();
                             close.run();
-                            desk.notices().done(Words.of("library.brought-some", ids.size(), b.date()));
+                            desk.notices().done(Words.of("library.brought-some", ids.size(), Dates.words(b.date())));
                         },
                         e -> desk.notices().problem(String.valueOf(e.getMessage())));
     }

@@ -8,6 +8,7 @@ import farglass.match.Edit;
 import farglass.match.MatchRecord;
 import farglass.matchup.advise.MeetingWriter;
 import farglass.matchup.fit.KnownGame;
+import farglass.time.Dates;
 import java.util.Comparator;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
@@ -70,7 +71,7 @@ final class KnownPage extends VBox {
     private Node film(MatchRecord r) {
         CheckBox open = new CheckBox(Words.of(
                 "known.film",
-                String.valueOf(r.details().date()),
+                Dates.words(r.details().date()),
                 String.valueOf(r.details().event()),
                 r.kind().code()));
         open.setSelected(!r.isPrivate());

@@ -14,6 +14,7 @@ import farglass.profile.Section;
 import farglass.tendency.Filter;
 import farglass.tendency.LibraryIndex;
 import farglass.tendency.MatchFacts;
+import farglass.time.Dates;
 import java.util.ArrayList;
 import java.util.List;
 import javafx.scene.layout.VBox;
@@ -62,7 +63,7 @@ record StyleNotes(List<String> sides, List<String> grips, List<String> history) 
             Corner winner = result == null ? null : result.winner();
             lines.add(Words.of(
                     "matchup.met",
-                    String.valueOf(r.details().date()),
+                    Dates.words(r.details().date()),
                     String.valueOf(r.details().event()),
                     winner == null
                             ? Words.of("matchup.met.nobody")

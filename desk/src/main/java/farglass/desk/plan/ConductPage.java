@@ -16,6 +16,7 @@ import farglass.plan.Fork;
 import farglass.plan.Plan;
 import farglass.stats.Estimate;
 import farglass.stats.Trial;
+import farglass.time.Dates;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
@@ -223,7 +224,7 @@ final class ConductPage extends HBox {
         if (past.last() != null && past.last().of() > 0) {
             parts.add(Words.of(
                     "plan.conduct.last",
-                    String.valueOf(past.met().details().date()),
+                    Dates.words(past.met().details().date()),
                     past.last().met(),
                     past.last().of()));
         }

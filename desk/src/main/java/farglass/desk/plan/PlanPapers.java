@@ -67,6 +67,6 @@ public final class PlanPapers {
     }
 
     private String occasion() {
-        return PlanPublication.occasion(desk.assignment().get());
+        return PlanPublication.occasion(desk.assignment().get(), desk.rulesets().get());
     }
 }

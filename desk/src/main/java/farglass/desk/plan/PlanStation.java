@@ -61,6 +61,7 @@ public final class PlanStation implements Station, Keys.Bound {
     private final VBox view;
     private final StackPane over = new StackPane();
     private String chosen;
+    private String opened = "";
     private boolean filling;
 
     /** @param toFilm shows the film station once a match has been opened */
@@ -263,6 +264,11 @@ public final class PlanStation implements Station, Keys.Bound {
         remarks.setText(p.remarks());
         if (chosen == null || p.find(chosen).isEmpty()) {
             chosen = p.openings().isEmpty() ? null : p.openings().get(0).id();
+        }
+        if (!p.id().equals(opened)) {
+            opened = p.id();
+            // with nothing laid by hand yet, what the program would do is the place to begin
+            pages.choose(p.openings().isEmpty() ? "plan.page.proposed" : "plan.page.own");
         }
         tree.show(p, chosen);
         dials.show(p);

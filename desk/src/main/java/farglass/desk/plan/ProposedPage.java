@@ -39,10 +39,15 @@ final class ProposedPage extends VBox {
         proposed = ProposedForks.of(p, model.writer(), model.known());
         tree.chances(proposed.chances(), proposed.drifts());
         Plan plan = desk.plan().get();
-        tree.show(
-                new Plan(plan.id(), plan.title(), plan.us(), plan.them(), List.of(), List.of(proposed.root()), ""),
-                null);
+        Plan shown = new Plan(plan.id(), plan.title(), plan.us(), plan.them(), List.of(), List.of(proposed.root()), "");
+        tree.show(shown, null);
         ScrollPane canvas = new ScrollPane(tree);
+        canvas.viewportBoundsProperty().addListener((o, was, is) -> {
+            if (was.getWidth() != is.getWidth()) {
+                tree.room(is.getWidth());
+                tree.show(shown, null);
+            }
+        });
         canvas.getStyleClass().add("plain");
         canvas.setVvalue(0.5);
         HBox foot = new HBox(

@@ -8,6 +8,7 @@ import farglass.match.PersonName;
 import farglass.match.Result;
 import farglass.profile.Comparison;
 import farglass.tendency.Filter;
+import farglass.time.Dates;
 import java.util.ArrayList;
 import java.util.List;
 import javafx.beans.property.SimpleStringProperty;
@@ -88,7 +89,7 @@ final class ComparePage extends VBox {
 
     private String meeting(MatchRecord r) {
         Result result = r.details().result();
-        String date = r.details().date() == null ? "" : r.details().date() + ", ";
+        String date = r.details().date() == null ? "" : Dates.words(r.details().date()) + ", ";
         String end = result == null
                 ? Words.of("result.open")
                 : result.winner() == null

@@ -1,19 +1,17 @@
 package farglass.desk.profile;
 
 import farglass.desk.shell.Desk;
+import farglass.desk.shell.Look;
 import farglass.desk.shell.Ui;
 import farglass.desk.shell.Words;
 import farglass.scout.GameFigure;
-import farglass.scout.GameSvg;
 import farglass.scout.ReportWriter;
 import farglass.stats.Trial;
-import farglass.store.WholeFile;
-import farglass.work.publish.Publication;
+import farglass.work.publish.GamePublication;
 import java.io.File;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Locale;
-import java.util.Set;
 import java.util.function.Consumer;
 import javafx.geometry.Pos;
 import javafx.scene.layout.FlowPane;
@@ -40,7 +38,7 @@ final class GamePage extends VBox {
                 8,
                 Ui.label(Words.of("game.legend"), "legend"),
                 Ui.spring(),
-                Ui.button(Words.of("game.svg"), this::choose, "choice"));
+                Ui.button(Words.of("game.keep"), this::choose, "choice"));
         head.setAlignment(Pos.CENTER_LEFT);
         getChildren().addAll(head, Ui.grow(view), words);
     }
@@ -60,20 +58,25 @@ final class GamePage extends VBox {
 
     private void choose() {
         FileChooser chooser = new FileChooser();
-        chooser.setInitialFileName(desk.profiled().get() + ".game.svg");
+        chooser.setInitialFileName(desk.profiled().get() + ".game.png");
+        for (String ending : List.of("png", "pdf", "svg")) {
+            chooser.getExtensionFilters()
+                    .add(new FileChooser.ExtensionFilter(ending.toUpperCase(Locale.ROOT), "*." + ending));
+        }
         File file = chooser.showSaveDialog(getScene().getWindow());
         if (file != null) {
-            writeSvg(file.toPath());
+            write(file.toPath());
         }
     }
 
-    /** Writes the figure; the outcome is told in a notice. */
-    void writeSvg(Path target) {
-        String svg = GameSvg.of(figure, writer, desk.lexicon(), "#0C6B76");
+    /** Writes the figure as its ending says; the outcome is told in a notice. */
+    void write(Path target) {
+        String who = desk.profiled().get();
+        boolean ours = desk.colourOf(who).equals(Look.OURS);
         desk.publisher()
                 .export(
                         Words.of("game.writing"),
                         target,
-                        Publication.file(Set.of(desk.profiled().get()), path -> WholeFile.write(path, svg)));
+                        GamePublication.of(figure, who, desk.nameOf(who), desk.lexicon(), ours));
     }
 }

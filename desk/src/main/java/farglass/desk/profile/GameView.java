@@ -4,6 +4,7 @@ import farglass.desk.shell.Look;
 import farglass.desk.shell.Words;
 import farglass.lexicon.Lexicon;
 import farglass.scout.GameFigure;
+import farglass.scout.GameLabels;
 import farglass.scout.GameLayout;
 import farglass.scout.ReportWriter;
 import farglass.stats.Trial;
@@ -16,6 +17,7 @@ import javafx.scene.control.Tooltip;
 import javafx.scene.layout.Region;
 import javafx.scene.paint.Color;
 import javafx.scene.text.Font;
+import javafx.scene.text.Text;
 import javafx.scene.text.TextAlignment;
 
 /** A game drawn from the start to the finish; a way plays its attempts when it is clicked. */
@@ -29,6 +31,7 @@ final class GameView extends Region {
     private final Lexicon lexicon;
     private final ReportWriter writer;
     private final Canvas canvas = new Canvas();
+    private final Text measure = new Text();
     private final Tooltip tip = new Tooltip(Words.of("chart.tip"));
     private GameFigure figure = new GameFigure(List.of(), List.of(), 0, 0);
     private Color colour = Look.THEIRS;
@@ -37,6 +40,7 @@ final class GameView extends Region {
         this.lexicon = lexicon;
         this.writer = writer;
         setId("game");
+        measure.setFont(COUNT);
         getChildren().add(canvas);
         Tooltip.install(this, tip);
         setOnMouseMoved(e -> {
@@ -110,20 +114,28 @@ final class GameView extends Region {
         }
         g.setFont(COUNT);
         g.setTextAlign(TextAlignment.LEFT);
+        GameLabels labels = new GameLabels(layout, l -> size(writer.link(l, lexicon)));
         for (GameFigure.Link l : figure.links()) {
-            double[] middle = layout.label(l);
-            List<String> lines = writer.link(l, lexicon);
-            double y = middle[1] - (lines.size() - 1) * LINE / 2;
+            GameLabels.Rect at = labels.of(l);
+            double y = at.y() + LINE / 2;
             g.setFill(Look.INK);
-            for (String line : lines) {
-                double x = middle[0] + layout.line(l) / 2 + 5;
+            for (String line : writer.link(l, lexicon)) {
                 g.setStroke(Look.SHEET);
                 g.setLineWidth(3);
-                g.strokeText(line, x, y);
-                g.fillText(line, x, y);
+                g.strokeText(line, at.x(), y);
+                g.fillText(line, at.x(), y);
                 y += LINE;
             }
         }
+    }
+
+    private double[] size(List<String> lines) {
+        double width = 0;
+        for (String line : lines) {
+            measure.setText(line);
+            width = Math.max(width, measure.getLayoutBounds().getWidth());
+        }
+        return new double[] {width, LINE * lines.size()};
     }
 
     private void box(GraphicsContext g, GameLayout.Spot s, String words, boolean finish) {

@@ -6,6 +6,8 @@ import farglass.profile.Claim;
 import farglass.profile.Profile;
 import farglass.profile.Report;
 import farglass.tendency.Filter;
+import farglass.time.Dates;
+import farglass.work.meeting.MeetingService;
 import farglass.work.profile.ProfileService;
 import farglass.work.publish.ProfilePublication;
 import java.io.File;
@@ -42,7 +44,14 @@ public final class HandOver {
                 .export(
                         Words.of("hand-over.dossier-work"),
                         target,
-                        of(p).dossier(chosen, desk.plan().get(), stills));
+                        of(p).dossier(
+                                        chosen,
+                                        desk.plan().get(),
+                                        MeetingService.Ask.of(
+                                                desk.assignment().get(),
+                                                p.athlete(),
+                                                desk.rulesets().get()),
+                                        stills));
     }
 
     /** Writes {@code farglass.profile/1}. */
@@ -58,7 +67,7 @@ public final class HandOver {
     /** Writes an athlete's report as a page. */
     public void report(Report r, Path target) {
         String basis = Words.of("profile.basis", r.matches(), Math.round(r.exposureMs() / 60_000.0)) + ", "
-                + LocalDate.now(desk.clock());
+                + Dates.words(LocalDate.now(desk.clock()));
         desk.publisher()
                 .export(
                         Words.of("hand-over.report-work"),

@@ -9,6 +9,8 @@ import farglass.match.MatchRecord;
 import farglass.match.Result;
 import farglass.tendency.Evidence;
 import farglass.tendency.MatchFacts;
+import farglass.time.Dates;
+import java.time.YearMonth;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.function.Consumer;
@@ -80,8 +82,9 @@ final class MatchTides extends ListView<List<Evidence.Seen>> {
                 desk.lexicon(), r, ours ? seen.corner() : seen.corner().other());
         line.setMinSize(WIDTH, HEIGHT);
         line.setPrefSize(WIDTH, HEIGHT);
-        String year =
-                r.details().date() == null ? "" : r.details().date().toString().substring(0, 7);
+        String year = r.details().date() == null
+                ? ""
+                : Dates.words(YearMonth.from(r.details().date()));
         VBox box = new VBox(1, line, Ui.label(year + ", " + result(seen), "legend"));
         box.setOnMouseClicked(e -> open.accept(r.id()));
         box.getStyleClass().add("clickable");

@@ -6,6 +6,7 @@ import farglass.desk.shell.Words;
 import farglass.match.MatchRecord;
 import farglass.profile.Report;
 import farglass.tendency.Filter;
+import farglass.time.Dates;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
@@ -67,7 +68,7 @@ final class OwnReportPage extends VBox {
     private String name(MatchRecord r) {
         String who = desk.profiled().get();
         String other = r.cornerOf(who).map(c -> r.athlete(c.other()).name()).orElse("");
-        return (r.details().date() == null ? "" : r.details().date() + ", ") + other;
+        return (r.details().date() == null ? "" : Dates.words(r.details().date()) + ", ") + other;
     }
 
     /** Fills the matches of the athlete in, newest first. */

@@ -62,7 +62,7 @@ public final class ProfileStation implements Station, Keys.Bound {
     private final ScoutingPage scouting;
     private final GamePage game;
     private final SidesPage sides;
-    private final StackPane middle = new StackPane();
+    private final PageArea middle = new PageArea();
     private final ClipView clip;
     private final ChosenClaim actions;
     private final MatchTides tides;
@@ -78,10 +78,6 @@ public final class ProfileStation implements Station, Keys.Bound {
     /** The claims shown last, with the analyst's own; null before. */
     private List<Claim> found;
 
-    /** Name of the page that is shown, or is being worked out; null before. */
-    private String inSight;
-    /** Whether what was put away while a page is worked out had the keyboard. */
-    private boolean waitingFocus;
     /** The claim to show once its page is there; null for none. */
     private Claim sought;
 
@@ -109,7 +105,7 @@ public final class ProfileStation implements Station, Keys.Bound {
                 new PageList(desk, actions, clip::playAll),
                 this::changed,
                 r -> handOver.chooseReport(r, view.getScene().getWindow()));
-        this.scouting = new ScoutingPage(desk, profiles, clip::playAll, actions, this::openEvidence, this::lay);
+        this.scouting = new ScoutingPage(desk, clip::playAll, actions, this::openEvidence, this::lay);
         this.game = new GamePage(desk, clip::playAll);
         this.sides = new SidesPage(desk, clip::playAll);
         this.ask = new AskLine(desk, this::ask, () -> ask(null));
@@ -251,16 +247,16 @@ public final class ProfileStation implements Station, Keys.Bound {
         String who = desk.profiled().get();
         if (who == null) {
             question.setText(Words.of("profile.question.none"));
-            inSight = null;
-            boolean nobody = desk.athletes().isEmpty();
-            middle.getChildren().setAll(Ui.empty(Words.of(nobody ? "profile.nobody" : "profile.none")));
+            middle.empty(Words.of(desk.athletes().isEmpty() ? "profile.nobody" : "profile.none"));
             return;
         }
         String here = rail.here();
         String key = "page." + here;
         question.setText(asked == null ? desk.claimWriter().question(key, surname(who)) : asked);
         name.setText(asked == null ? desk.claimWriter().name(key) : Words.of("ask.heading"));
-        working(asked == null ? here : "?");
+        if (middle.working(asked == null ? here : "?")) {
+            strength.setVisible(false);
+        }
         Filter filter = filters.filter();
         run(asked == null ? work(here, who, filter) : answerTo(asked, who, filter));
         desk.tasks().query("profile-basis", () -> profiles.evidence(who, filter), this::showBasis, this::failed);
@@ -290,9 +286,9 @@ public final class ProfileStation implements Station, Keys.Bound {
                 };
             case PageRail.SIDES ->
                 () -> {
-                    Profile p = profiles.profile(who, filter);
+                    List<Claim> found = profiles.sides(who, filter);
                     return () -> {
-                        sides.show(p);
+                        sides.show(found);
                         show(sides);
                     };
                 };
@@ -362,37 +358,9 @@ public final class ProfileStation implements Station, Keys.Bound {
         desk.notices().problem(Words.of("profile.failed", e.getMessage()));
     }
 
-    /**
-     * Another page than the one in sight says that it is being worked out, so that nothing stands under a false name.
-     */
-    private void working(String wanted) {
-        if (!wanted.equals(inSight)) {
-            waitingFocus |= hasFocus(middle);
-            strength.setVisible(false);
-            middle.getChildren().setAll(Ui.empty(Words.of("profile.working")));
-            inSight = wanted;
-        }
-    }
-
-    private void show(Node page) {
-        strength.setVisible(page == list && asked == null && rail.here().equals(PageRail.CLAIMS));
-        if (middle.getChildren().isEmpty() || middle.getChildren().get(0) != page) {
-            boolean had = middle.getChildren().isEmpty() || waitingFocus || hasFocus(middle);
-            waitingFocus = false;
-            middle.getChildren().setAll(page);
-            if (had) {
-                // else the keyboard would go to nobody
-                page.requestFocus();
-            }
-        }
-    }
-
-    private static boolean hasFocus(Node within) {
-        Node n = within.getScene() == null ? null : within.getScene().getFocusOwner();
-        while (n != null && n != within) {
-            n = n.getParent();
-        }
-        return n != null;
+    private void show(Node shown) {
+        strength.setVisible(shown == list && asked == null && rail.here().equals(PageRail.CLAIMS));
+        middle.show(shown);
     }
 
     private void showClaims(Profile p) {

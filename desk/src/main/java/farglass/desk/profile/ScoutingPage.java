@@ -2,12 +2,10 @@ package farglass.desk.profile;
 
 import farglass.desk.shell.Desk;
 import farglass.desk.shell.Words;
-import farglass.plan.Assignment;
 import farglass.plan.PinnedClaim;
 import farglass.profile.Claim;
 import farglass.profile.ClaimPage;
 import farglass.profile.Profile;
-import farglass.rules.Ruleset;
 import farglass.scout.ReportWriter;
 import farglass.scout.ScoutingReport;
 import farglass.scout.Sentence;
@@ -27,7 +25,6 @@ import javafx.scene.layout.StackPane;
 /** The report of the athlete in sight, and what is done with its sentences. */
 final class ScoutingPage extends StackPane implements ScoutingActions {
     private final Desk desk;
-    private final ProfileService profiles;
     private final ScoutingList list;
     private final ReportWriter writer = new ReportWriter(Locale.ENGLISH);
     private final Consumer<List<Trial>> playAll;
@@ -44,13 +41,11 @@ final class ScoutingPage extends StackPane implements ScoutingActions {
      */
     ScoutingPage(
             Desk desk,
-            ProfileService profiles,
             Consumer<List<Trial>> playAll,
             ChosenClaim claims,
             BiConsumer<String, Claim> openEvidence,
             Consumer<Function<Runnable, Node>> lay) {
         this.desk = desk;
-        this.profiles = profiles;
         this.playAll = playAll;
         this.claims = claims;
         this.openEvidence = openEvidence;
@@ -65,26 +60,17 @@ final class ScoutingPage extends StackPane implements ScoutingActions {
         filter = under;
         list.show(r);
         String who = r.athlete();
-        ask(who).ifPresent(ask -> desk.tasks()
-                .query(
-                        "profile-stakes",
-                        () -> profiles.scouting(who, under, ask),
-                        weighed -> {
-                            if (profile == p) {
-                                list.show(weighed);
-                            }
-                        },
-                        e -> desk.notices().problem(Words.of("profile.failed", e.getMessage()))));
-    }
-
-    /** The meeting with our athlete, when this is an opponent of the assignment. */
-    private Optional<MeetingService.Ask> ask(String who) {
-        Assignment a = desk.assignment().get();
-        if (a == null || !a.opponents().contains(who)) {
-            return Optional.empty();
-        }
-        Ruleset rules = desk.rulesets().get().orUsual(a.ruleset(), a.date());
-        return Optional.of(new MeetingService.Ask(a.us(), who, rules, a.attire(), a.date(), a.minutes() * 60_000L));
+        MeetingService.Ask.of(desk.assignment().get(), who, desk.rulesets().get())
+                .ifPresent(ask -> desk.tasks()
+                        .query(
+                                "profile-stakes",
+                                () -> ProfileService.scouting(p, Optional.of(ask)),
+                                weighed -> {
+                                    if (profile == p) {
+                                        list.show(weighed);
+                                    }
+                                },
+                                e -> desk.notices().problem(Words.of("profile.failed", e.getMessage()))));
     }
 
     /** The plan changed: words, pins, order. */

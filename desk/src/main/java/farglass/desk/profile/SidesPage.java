@@ -4,8 +4,6 @@ import farglass.desk.shell.Desk;
 import farglass.desk.shell.Ui;
 import farglass.desk.shell.Words;
 import farglass.profile.Claim;
-import farglass.profile.Profile;
-import farglass.profile.Question;
 import farglass.stats.SideBias;
 import farglass.stats.Trial;
 import java.util.List;
@@ -36,12 +34,9 @@ final class SidesPage extends VBox {
         setId("sides");
     }
 
-    void show(Profile p) {
+    /** @param sides claims of sides, one per kind of attack */
+    void show(List<Claim> sides) {
         getChildren().clear();
-        List<Claim> sides = List.of(Question.TAKEDOWNS, Question.GUARDS, Question.PASSING, Question.FINISHES).stream()
-                .flatMap(q -> p.page(q).claims().stream())
-                .filter(c -> c.topic() == Claim.Topic.SIDE && !c.id().startsWith("side.last."))
-                .toList();
         if (sides.isEmpty()) {
             getChildren().add(Ui.empty(Words.of("sides.none")));
             return;

@@ -278,9 +278,7 @@ public final class Desk implements AutoCloseable {
 
     /** Displayed name of a ruleset as it held on a day; the code of one that is not known, "" for none. */
     public String rulesName(String code, LocalDate day) {
-        return code == null
-                ? ""
-                : rulesets.get().of(code, day).map(Ruleset::name).orElse(code);
+        return rulesets.get().name(code, day);
     }
 
     /** Keeps a ruleset of the user's own. */

@@ -14,7 +14,10 @@ import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 
-/** All keys that hold now. Choosing one asks for the key that shall do it from then on. */
+/**
+ * All keys that hold now, and what the program's own words mean. Choosing a key asks for the one that shall do its work
+ * from then on.
+ */
 public final class KeySheet extends StackPane {
     private static final int COLUMNS = 3;
     private static final double COLUMN = 345;
@@ -22,6 +25,9 @@ public final class KeySheet extends StackPane {
     private static final double COLUMN_GAP = 14;
     private static final double ROW = 21;
     private static final double ROW_GAP = 3;
+
+    private static final List<String> OWN_WORDS =
+            List.of("words.tide-line", "words.phrase", "words.record", "words.claim", "words.fork", "words.assignment");
 
     private final Keys keys;
     private final List<Keys.Line> fixed;
@@ -50,7 +56,8 @@ public final class KeySheet extends StackPane {
             usual.setId("keys-usual");
             head.getChildren().add(usual);
         }
-        VBox sheet = Ui.sheet(Words.of("keys.title"), Ui.button(Words.of("notice.close"), close, "quiet"), head, table);
+        VBox sheet = Ui.sheet(
+                Words.of("keys.title"), Ui.button(Words.of("notice.close"), close, "quiet"), head, table, words());
         sheet.setMaxSize(Region.USE_PREF_SIZE, Region.USE_PREF_SIZE);
         sheet.getStyleClass().add("floating");
         getChildren().add(sheet);
@@ -66,6 +73,19 @@ public final class KeySheet extends StackPane {
         }
         int rows = (table.getChildren().size() + COLUMNS - 1) / COLUMNS;
         table.setPrefWrapLength(rows * (ROW + ROW_GAP));
+    }
+
+    /** The words that no coach brings along. */
+    private static Node words() {
+        FlowPane own = new FlowPane(COLUMN_GAP, ROW_GAP);
+        own.setId("own-words");
+        own.setPrefWrapLength(COLUMNS * (COLUMN + COLUMN_GAP));
+        for (String key : OWN_WORDS) {
+            Label meaning = Ui.prose(Words.of(key), "body");
+            meaning.setPrefWidth(COLUMN);
+            own.getChildren().add(meaning);
+        }
+        return new VBox(4, Ui.label(Words.of("words.title"), "heading"), own);
     }
 
     private Node row(Keys.Line line) {

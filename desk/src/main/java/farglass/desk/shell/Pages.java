@@ -39,6 +39,14 @@ public final class Pages {
         return this;
     }
 
+    /** Shows the page that was added under a key. */
+    public void choose(String key) {
+        String id = key.replace('.', '-');
+        group.getToggles().stream()
+                .filter(t -> t instanceof ToggleButton b && id.equals(b.getId()))
+                .forEach(group::selectToggle);
+    }
+
     /** Goes on to the next page, after the last to the first. */
     public void next() {
         int at = group.getToggles().indexOf(group.getSelectedToggle());

@@ -8,6 +8,7 @@ import farglass.film.studio.Footage;
 import farglass.match.MatchRecord;
 import farglass.store.json.FormatException;
 import farglass.store.json.MatchJson;
+import farglass.time.Dates;
 import farglass.time.FilmTime;
 import farglass.time.MatchTime;
 import farglass.trainer.Exercise;
@@ -107,7 +108,7 @@ public final class TrainerSheet extends StackPane {
                             Words.of(
                                     "trainer.exercise",
                                     r.details().round(),
-                                    r.details().date(),
+                                    Dates.words(r.details().date()),
                                     r.tags().size()),
                             "body"),
                     Ui.spring(),

@@ -3,10 +3,13 @@ package farglass.work.meeting;
 import farglass.matchup.advise.Meeting;
 import farglass.matchup.solve.Constraints;
 import farglass.matchup.solve.SolverSettings;
+import farglass.plan.Assignment;
 import farglass.rules.Ruleset;
+import farglass.rules.Rulesets;
 import farglass.tendency.Filter;
 import farglass.tendency.LibraryIndex;
 import java.time.LocalDate;
+import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -14,6 +17,8 @@ import org.jspecify.annotations.Nullable;
  * all.
  */
 public final class MeetingService {
+    private static final long MINUTE_MS = 60_000;
+
     private MeetingService() {}
 
     /**
@@ -29,7 +34,16 @@ public final class MeetingService {
             Ruleset rules,
             @Nullable String attire,
             @Nullable LocalDate asOf,
-            long lengthMs) {}
+            long lengthMs) {
+        /** The meeting that an assignment is about; none when the athlete is no opponent of it. */
+        public static Optional<Ask> of(@Nullable Assignment a, String them, Rulesets rulesets) {
+            if (a == null || !a.opponents().contains(them)) {
+                return Optional.empty();
+            }
+            Ruleset rules = rulesets.orUsual(a.ruleset(), a.date());
+            return Optional.of(new Ask(a.us(), them, rules, a.attire(), a.date(), a.minutes() * MINUTE_MS));
+        }
+    }
 
     /** The fitted meeting; {@link Meeting#enough} says whether there is film enough for a plan. */
     public static Meeting meeting(LibraryIndex index, Ask ask, SolverSettings settings, Constraints wishes) {

@@ -25,7 +25,9 @@ import farglass.tendency.Flows;
 import farglass.tendency.LibraryIndex;
 import farglass.work.meeting.MeetingService;
 import java.util.List;
+import java.util.Optional;
 import java.util.function.Supplier;
+import java.util.stream.Stream;
 
 /**
  * What is told of an athlete, by the matches as they are when it is asked. May be called from any thread; takes
@@ -33,6 +35,9 @@ import java.util.function.Supplier;
  */
 public final class ProfileService {
     private static final long SEED = 1;
+    /** Pages that tell sides, in the order of a match. */
+    private static final List<Question> SIDED =
+            List.of(Question.TAKEDOWNS, Question.GUARDS, Question.PASSING, Question.FINISHES);
     /** Claims that a page shows at first. */
     private static final int IN_SIGHT = 12;
 
@@ -60,15 +65,20 @@ public final class ProfileService {
         claims.stream().limit(IN_SIGHT).forEach(c -> c.estimate().check());
     }
 
-    /** What a coach wants to know of an athlete, from all pages. */
-    public ScoutingReport scouting(String who, Filter filter) {
-        return ScoutingReport.of(Profile.of(index.get(), who, filter, SEED));
+    /**
+     * What a coach wants to know of an athlete: against our own, when they are to meet, which takes some seconds; for
+     * nobody in particular without a meeting, and with too little film of either.
+     *
+     * @param them all pages of the athlete
+     */
+    public static ScoutingReport scouting(Profile them, Optional<MeetingService.Ask> meeting) {
+        return ScoutingReport.of(
+                them, meeting.map(ask -> stakes(them.evidence().index(), ask)).orElse(Stakes.NONE));
     }
 
-    /** The same against our own athlete; takes some seconds. {@link Stakes#NONE} with too little film of either. */
-    public ScoutingReport scouting(String who, Filter filter, MeetingService.Ask ask) {
-        LibraryIndex all = index.get();
-        return ScoutingReport.of(Profile.of(all, who, filter, SEED), stakes(all, ask));
+    /** The same of an athlete in all matches. */
+    public static ScoutingReport scouting(LibraryIndex index, String who, Optional<MeetingService.Ask> meeting) {
+        return scouting(Profile.of(index, who, Filter.ALL, SEED), meeting);
     }
 
     private static Stakes stakes(LibraryIndex all, MeetingService.Ask ask) {
@@ -78,6 +88,23 @@ public final class ProfileService {
         }
         Profile ours = Profile.of(all, ask.us(), meeting.question().filter(), SEED);
         return MeetingStakes.of(ours, meeting.solve(meeting.glance()));
+    }
+
+    /** To which side every kind of attack begins. */
+    public List<Claim> sides(String who, Filter filter) {
+        LibraryIndex all = index.get();
+        return SIDED.stream()
+                .flatMap(q -> sides(Profile.page(all, who, filter, SEED, q)))
+                .toList();
+    }
+
+    /** The same out of a profile. */
+    public static Stream<Claim> sides(Profile profile) {
+        return SIDED.stream().flatMap(q -> sides(profile.page(q)));
+    }
+
+    private static Stream<Claim> sides(ClaimPage page) {
+        return page.claims().stream().filter(c -> c.topic() == Claim.Topic.SIDE && !c.id().startsWith("side.last."));
     }
 
     /** The game in one drawing. */

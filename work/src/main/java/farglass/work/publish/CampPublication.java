@@ -11,6 +11,7 @@ import farglass.print.CampPaper;
 import farglass.store.WholeFile;
 import farglass.store.camp.CampIcs;
 import farglass.store.table.CampTable;
+import farglass.time.Dates;
 import farglass.work.words.WorkWords;
 import java.util.List;
 import java.util.Locale;
@@ -82,7 +83,7 @@ public final class CampPublication {
     /** Minutes, days and a card for every skill. */
     public Publication paper() {
         String occasion = WorkWords.of(
-                "camp.occasion", assignment.event(), String.valueOf(assignment.date()), preparation.minutes());
+                "camp.occasion", assignment.event(), Dates.words(assignment.date()), preparation.minutes());
         return Publication.file(both(), target -> {
             List<Card> rounds = preparation.allocation().shares().stream()
                     .filter(s -> s.rounds() > 0)

@@ -5,6 +5,7 @@ import farglass.match.Corner;
 import farglass.match.MatchRecord;
 import farglass.match.Tag;
 import farglass.time.Clock;
+import farglass.time.Dates;
 import farglass.work.words.WorkWords;
 
 /** A moment in one line. */
@@ -14,7 +15,7 @@ public final class MomentCaption {
     /** Who, when and what. */
     public static String of(MatchRecord r, int index, Lexicon lexicon) {
         Tag tag = r.tags().get(index);
-        String date = r.details().date() == null ? "" : r.details().date() + ", ";
+        String date = r.details().date() == null ? "" : Dates.words(r.details().date()) + ", ";
         return WorkWords.of(
                 "clip.caption",
                 r.details().a().surname(),

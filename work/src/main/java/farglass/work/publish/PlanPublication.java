@@ -7,10 +7,14 @@ import farglass.plan.Assignment;
 import farglass.plan.Plan;
 import farglass.print.CornerCard;
 import farglass.print.PlanPage;
+import farglass.rules.Ruleset;
+import farglass.rules.Rulesets;
 import farglass.store.WholeFile;
 import farglass.store.json.PlanJson;
+import farglass.time.Dates;
 import farglass.work.words.WorkWords;
 import java.util.Set;
+import org.jspecify.annotations.Nullable;
 
 /** A plan for those who carry it out: one page, the corner card, the document. */
 public final class PlanPublication {
@@ -24,14 +28,19 @@ public final class PlanPublication {
     }
 
     /** Event, day, rules and length in words. */
-    public static String occasion(Assignment a) {
-        String date = a.date() == null ? "" : a.date().toString();
-        return WorkWords.of("plan.occasion", a.event(), date, String.valueOf(a.attire()), a.ruleset(), a.minutes());
+    public static String occasion(Assignment a, Rulesets rulesets) {
+        String rules = rulesets.name(a.ruleset(), a.date());
+        return WorkWords.of("plan.occasion", a.event(), Dates.words(a.date()), worn(a.attire(), rules), a.minutes());
+    }
+
+    /** Attire and rules; the name of many rules says the attire too. */
+    private static String worn(@Nullable String attire, String rules) {
+        return attire == null || rules.endsWith(", " + attire) ? rules : attire + ", " + rules;
     }
 
     /** The same where there is no assignment: rules and length alone. */
-    public static String occasion(String ruleset, long minutes) {
-        return WorkWords.of("card.occasion", ruleset, minutes);
+    public static String occasion(Ruleset rules, long minutes) {
+        return WorkWords.of("card.occasion", rules.name(), minutes);
     }
 
     private Set<String> both() {

@@ -14,14 +14,16 @@ import farglass.profile.Profile;
 import farglass.profile.Report;
 import farglass.profile.Tables;
 import farglass.scout.GameFigures;
+import farglass.scout.KeyNumbers;
 import farglass.scout.ReportWriter;
-import farglass.scout.ScoutingReport;
 import farglass.stats.Grade;
 import farglass.store.WholeFile;
 import farglass.store.json.ProfileJson;
 import farglass.store.table.ClaimTable;
 import farglass.tendency.Evidence;
+import farglass.work.meeting.MeetingService;
 import farglass.work.profile.EditedReport;
+import farglass.work.profile.ProfileService;
 import farglass.work.words.WorkWords;
 import java.io.IOException;
 import java.io.StringWriter;
@@ -79,9 +81,10 @@ public final class ProfilePublication {
     /**
      * @param chosen the claims to print, in their order
      * @param plan holds the analyst's words and doubts; null for none
+     * @param meeting with our own athlete, by which dangers and openings are weighed; none for nobody in particular
      * @param stills whether every claim gets a picture of one of its moments
      */
-    public Publication dossier(List<Claim> chosen, Plan plan, boolean stills) {
+    public Publication dossier(List<Claim> chosen, Plan plan, Optional<MeetingService.Ask> meeting, boolean stills) {
         return (target, progress, cancelled) -> {
             MomentPictures pictures = new MomentPictures(material, STILL_WIDTH, STILL_HEIGHT, cancelled);
             List<Dossier.Row> rows = new ArrayList<>();
@@ -100,16 +103,17 @@ public final class ProfilePublication {
                             evidence,
                             writer,
                             material.ours(profile.athlete()))
-                    .reporting(report(plan, stills, pictures));
+                    .reporting(report(plan, meeting, stills, pictures));
             return Publication.file(tellsOf(), dossier::write).write(target, progress, cancelled);
         };
     }
 
     /** The report as the plan has it, with the first four of its moments that have film. */
-    private DossierReport report(Plan plan, boolean stills, MomentPictures pictures) {
+    private DossierReport report(
+            Plan plan, Optional<MeetingService.Ask> meeting, boolean stills, MomentPictures pictures) {
         ReportWriter words = new ReportWriter(Locale.ENGLISH);
         EditedReport edited = EditedReport.of(
-                ScoutingReport.of(profile),
+                ProfileService.scouting(profile, meeting),
                 plan == null ? ReportEdits.NONE : plan.report(),
                 words,
                 WorkWords.of("report.dangers"),
@@ -133,14 +137,13 @@ public final class ProfilePublication {
                 shown,
                 GameFigures.of(profile.evidence()),
                 sides(),
+                KeyNumbers.of(profile),
                 words,
                 profile.evidence().lexicon());
     }
 
     private List<String> sides() {
-        return profile.pages().values().stream()
-                .flatMap(p -> p.claims().stream())
-                .filter(c -> c.topic() == Claim.Topic.SIDE && !c.id().startsWith("side.last."))
+        return ProfileService.sides(profile)
                 .map(c -> writer.sentence(c) + " " + writer.counts(c) + ", " + writer.interval(c) + ".")
                 .distinct()
                 .toList();

@@ -3,8 +3,10 @@ package farglass.work.profile;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import farglass.lexicon.Lexicon;
+import farglass.plan.Assignment;
 import farglass.plan.ReportEdit;
 import farglass.plan.ReportEdits;
+import farglass.profile.Profile;
 import farglass.rules.Rulesets;
 import farglass.scout.GameFigure;
 import farglass.scout.ReportWriter;
@@ -17,6 +19,7 @@ import farglass.work.meeting.MeetingService;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import org.junit.jupiter.api.Test;
 
 class EditedReportTest {
@@ -24,6 +27,7 @@ class EditedReportTest {
     private static final LibraryIndex INDEX =
             LibraryIndex.of(DemoLibrary.matches(Lexicon.builtIn(), DemoLibrary.SEED), Lexicon.builtIn());
     private static final ProfileService PROFILES = new ProfileService(() -> INDEX);
+    private static final Profile THEM = Profile.of(INDEX, WHO, Filter.ALL, 1);
     private static final ReportWriter WRITER = new ReportWriter(Locale.ENGLISH);
 
     private static EditedReport edited(ScoutingReport r, ReportEdits edits) {
@@ -32,7 +36,7 @@ class EditedReportTest {
 
     @Test
     void withoutEditsItIsTheReport() {
-        ScoutingReport r = PROFILES.scouting(WHO, Filter.ALL);
+        ScoutingReport r = ScoutingReport.of(THEM);
         EditedReport e = edited(r, ReportEdits.NONE);
         assertThat(e.parts().stream().mapToInt(p -> p.lines().size()).sum())
                 .isEqualTo(r.sentences().size());
@@ -42,7 +46,7 @@ class EditedReportTest {
 
     @Test
     void ownWordsOrderAndWhatIsLeftOutAreKept() {
-        ScoutingReport r = PROFILES.scouting(WHO, Filter.ALL);
+        ScoutingReport r = ScoutingReport.of(THEM);
         List<Sentence> bottom = r.parts().stream()
                 .filter(p -> WRITER.heading(p.heading()).equals("From the bottom"))
                 .findFirst()
@@ -73,7 +77,11 @@ class EditedReportTest {
                 "gi",
                 LocalDate.of(2031, 5, 3),
                 480_000);
-        ScoutingReport r = PROFILES.scouting(WHO, Filter.ALL, ask);
+        Assignment a = DemoLibrary.assignments().get(0);
+        assertThat(MeetingService.Ask.of(a, WHO, Rulesets.builtIn())).contains(ask);
+        assertThat(MeetingService.Ask.of(a, "mirel-osk", Rulesets.builtIn())).isEmpty();
+        assertThat(MeetingService.Ask.of(null, WHO, Rulesets.builtIn())).isEmpty();
+        ScoutingReport r = ProfileService.scouting(THEM, Optional.of(ask));
         assertThat(r.dangers()).isNotEmpty();
         assertThat(r.dangers().get(0).against()).isTrue();
         assertThat(r.dangers().get(0).worth()).isBetween(0.0, 30.0);
@@ -81,7 +89,7 @@ class EditedReportTest {
                 .allSatisfy(
                         d -> assertThat(WRITER.text(d.answer().orElseThrow())).contains("Kellivar"));
         MeetingService.Ask nobody = new MeetingService.Ask("nobody", WHO, ask.rules(), "gi", ask.asOf(), 480_000);
-        assertThat(PROFILES.scouting(WHO, Filter.ALL, nobody).dangers()).noneMatch(d -> d.against());
+        assertThat(ProfileService.scouting(THEM, Optional.of(nobody)).dangers()).noneMatch(d -> d.against());
     }
 
     @Test

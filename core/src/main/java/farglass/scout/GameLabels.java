@@ -1,0 +1,114 @@
+package farglass.scout;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+
+/**
+ * Where the words of the ways of a game figure stand: beside, above or below a way, where they lie on no box, on no
+ * other words, and on as few ways as can be. Placed one after the other, the widest way first.
+ */
+public final class GameLabels {
+    /** Shares of a way at which its words may stand, the best first. */
+    private static final double[] ALONG = {0.5, 0.42, 0.58, 0.34, 0.66, 0.26, 0.74, 0.18, 0.82};
+
+    private static final int STEPS = 24;
+    /** Words that stood well may make room for those that came after them. */
+    private static final int ROUNDS = 3;
+
+    private static final double ON_BOX = 90;
+    private static final double ON_WORDS = 40;
+    private static final double OUTSIDE = 20;
+    /** Away from the middle of the way, of all places that are free. */
+    private static final double OFF_MIDDLE = 0.5;
+
+    private final GameLayout layout;
+    private final Map<GameFigure.Link, Rect> placed = new HashMap<>();
+
+    /** Words as a rectangle. */
+    public record Rect(double x, double y, double w, double h) {
+        boolean overlaps(Rect o) {
+            return x < o.x + o.w && o.x < x + w && y < o.y + o.h && o.y < y + h;
+        }
+
+        boolean holds(double px, double py) {
+            return px > x && px < x + w && py > y && py < y + h;
+        }
+    }
+
+    /** How large the words of a way are, in the unit of the layout. */
+    public interface Size {
+        /** {width, height}. */
+        double[] of(GameFigure.Link l);
+    }
+
+    /** Places the words of all ways. */
+    public GameLabels(GameLayout layout, Size size) {
+        this.layout = layout;
+        List<GameFigure.Link> order = new ArrayList<>(layout.figure().links());
+        order.sort((a, b) -> Integer.compare(b.tries(), a.tries()));
+        for (int round = 0; round < ROUNDS; round++) {
+            for (GameFigure.Link l : order) {
+                double[] wh = size.of(l);
+                placed.remove(l);
+                placed.put(l, best(l, wh[0], wh[1]));
+            }
+        }
+    }
+
+    /** Where the words of a way stand; lines begin at its left edge. */
+    public Rect of(GameFigure.Link l) {
+        return Objects.requireNonNull(placed.get(l));
+    }
+
+    private Rect best(GameFigure.Link l, double w, double h) {
+        GameLayout.Curve c = layout.curve(l);
+        double gap = layout.line(l) / 2 + 4;
+        double aside = layout.spot(layout.figure().boxes().get(0)).h() / 2 + 3;
+        Rect best = null;
+        double least = Double.MAX_VALUE;
+        for (double t : ALONG) {
+            double[] p = c.at(t);
+            for (Rect r : List.of(
+                    new Rect(p[0] + gap, p[1] - h / 2, w, h),
+                    new Rect(p[0] - gap - w, p[1] - h / 2, w, h),
+                    new Rect(p[0] - w / 2, p[1] - gap - h, w, h),
+                    new Rect(p[0] - w / 2, p[1] + gap, w, h),
+                    // between two boxes side by side there is no room but above and below them
+                    new Rect(p[0] - w / 2, p[1] - aside - h, w, h),
+                    new Rect(p[0] - w / 2, p[1] + aside, w, h))) {
+                double cost = cost(r) + OFF_MIDDLE * Math.abs(t - 0.5);
+                if (cost < least) {
+                    least = cost;
+                    best = r;
+                }
+            }
+        }
+        return Objects.requireNonNull(best);
+    }
+
+    private double cost(Rect r) {
+        double cost = r.x() < 0 || r.y() < 0 || r.x() + r.w() > layout.width() || r.y() + r.h() > layout.height()
+                ? OUTSIDE
+                : 0;
+        for (GameFigure.Box b : layout.figure().boxes()) {
+            GameLayout.Spot s = layout.spot(b);
+            if (r.overlaps(new Rect(s.x() - s.w() / 2, s.y() - s.h() / 2, s.w(), s.h()))) {
+                cost += ON_BOX;
+            }
+        }
+        for (Rect o : placed.values()) {
+            cost += r.overlaps(o) ? ON_WORDS : 0;
+        }
+        for (GameFigure.Link l : layout.figure().links()) {
+            GameLayout.Curve c = layout.curve(l);
+            for (int i = 0; i <= STEPS; i++) {
+                double[] p = c.at(i / (double) STEPS);
+                cost += r.holds(p[0], p[1]) ? 1 : 0;
+            }
+        }
+        return cost;
+    }
+}
