@@ -12,9 +12,12 @@ import farglass.plan.PinnedClaim;
 import farglass.plan.Plan;
 import farglass.profile.Claim;
 import farglass.profile.Profile;
+import farglass.scout.GameFigure;
+import farglass.scout.GameFigures;
 import farglass.scout.ScoutingReport;
 import farglass.stats.TagRef;
 import farglass.stats.Trial;
+import farglass.tendency.Evidence;
 import farglass.tendency.Filter;
 import farglass.tendency.LibraryIndex;
 import farglass.tendency.MatchFacts;
@@ -87,6 +90,7 @@ public final class Briefing {
         if (report != null && report.matches() > 0) {
             ReportSlides told = new ReportSlides(report, plan.report());
             add("report", told.athlete());
+            game();
             add("dangers", told.dangers());
             add("openings", told.openings());
         }
@@ -144,6 +148,25 @@ public final class Briefing {
                             .filter(t -> filmed(t.match()))
                             .limit(MOMENTS)
                             .toList());
+        }
+    }
+
+    /** The opponent's game drawn, where there is one. */
+    private void game() {
+        GameFigure figure = GameFigures.of(Evidence.of(index, plan.them(), Filter.ALL));
+        if (!figure.links().isEmpty()) {
+            String id = "game";
+            Brief b = plan.brief();
+            slides.add(new Slide(
+                    id,
+                    Slide.Kind.REPORT,
+                    words.getString(id),
+                    words.getString("game.text"),
+                    List.of(),
+                    b.notes().getOrDefault(id, ""),
+                    List.of(),
+                    b.hidden().contains(id),
+                    figure));
         }
     }
 

@@ -12,7 +12,7 @@ final class SummaryPart {
     static List<Sentence> of(Known k, Map<Heading, List<Sentence>> parts) {
         Sentence.Builder s = new Sentence.Builder("summary");
         boolean begun = place(k, parts, s);
-        begun |= weapon(parts, s, begun);
+        begun |= weapon(k, parts, s, begun);
         begun |= defence(parts, s, begun);
         if (!begun) {
             s.say("summary.none", null, Assertion.Says.COUNTED, k.matches());
@@ -48,7 +48,7 @@ final class SummaryPart {
         return false;
     }
 
-    private static boolean weapon(Map<Heading, List<Sentence>> parts, Sentence.Builder s, boolean begun) {
+    private static boolean weapon(Known k, Map<Heading, List<Sentence>> parts, Sentence.Builder s, boolean begun) {
         for (String id : List.of("finishes.choice", "top.choice", "bottom.choice", "standing.choice")) {
             Optional<Sentence> choice =
                     has(parts, id).filter(x -> x.assertions().get(0).says() == Assertion.Says.MOST);
@@ -62,9 +62,9 @@ final class SummaryPart {
                 return true;
             }
         }
-        Optional<Sentence> sequence = parts.values().stream()
-                .flatMap(List::stream)
-                .filter(x -> x.id().startsWith("sequence."))
+        // the most telling one, wherever in the match it begins
+        Optional<Sentence> sequence = k.inOrder("sequence.").stream()
+                .flatMap(c -> has(parts, c.id()).stream())
                 .findFirst();
         sequence.ifPresent(x -> {
             Assertion first = x.assertions().get(0);

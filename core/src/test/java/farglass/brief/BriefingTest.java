@@ -166,17 +166,18 @@ class BriefingTest {
         Plan p = plan();
         ScoutingReport report = ScoutingReport.of(Profile.of(index, "brisa-tolendt", Filter.ALL, 1));
         List<Slide> slides = Briefing.of(p, report, index, NAMES, "");
-        assertThat(slides).extracting(Slide::id).startsWith("title", "report", "dangers", "fork:f1");
+        assertThat(slides).extracting(Slide::id).startsWith("title", "report", "game", "dangers", "fork:f1");
         assertThat(slides.get(1).text()).startsWith("Pulls guard");
         assertThat(slides.get(1).points()).hasSizeBetween(2, 6);
-        assertThat(slides.get(2).moments()).hasSizeLessThanOrEqualTo(3);
+        assertThat(slides.get(2).figure()).isNotNull();
+        assertThat(slides.get(3).moments()).hasSizeLessThanOrEqualTo(3);
         String danger = report.dangers().get(0).sentence().id();
         Plan own = p.report(p.report().with(new ReportEdit("brisa-tolendt", danger, "Mind the legs", "", false)));
-        assertThat(Briefing.of(own, report, index, NAMES, "").get(2).text()).isEqualTo("Mind the legs");
+        assertThat(Briefing.of(own, report, index, NAMES, "").get(3).text()).isEqualTo("Mind the legs");
         Plan without = p.report(p.report().with(new ReportEdit("brisa-tolendt", danger, "", "", true)));
-        assertThat(Briefing.of(without, report, index, NAMES, "").get(2).text())
-                .isNotEqualTo(slides.get(2).text());
-        assertThat(slides.get(2).text())
+        assertThat(Briefing.of(without, report, index, NAMES, "").get(3).text())
+                .isNotEqualTo(slides.get(3).text());
+        assertThat(slides.get(3).text())
                 .isEqualTo(new ReportWriter(Locale.ENGLISH)
                         .text(report.dangers().get(0).sentence()));
     }

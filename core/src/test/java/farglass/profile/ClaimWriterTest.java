@@ -124,7 +124,7 @@ class ClaimWriterTest {
                 .contains("both sides")
                 .contains("without unsure tags 25%")
                 .contains("3 more where it was not visible");
-        assertThat(WRITER.sentence(c)).isEqualTo("Tolendt passes to Tolendt's left.");
+        assertThat(WRITER.sentence(c)).isEqualTo("Tolendt passes to the left.");
         assertThat(WRITER.grade(Grade.THIN)).isEqualTo("thin");
     }
 }

@@ -55,7 +55,7 @@ class PartsTest {
         Known own = new Told()
                 .share("grip.first", "grip.first", 18, 20, 0.7, 0.95, 0.5)
                 .known();
-        assertThat(texts(StartPart.of(own))).containsExactly("Has the first grip in 18 of 20 exchanges on the feet.");
+        assertThat(texts(StartPart.of(own))).containsExactly("Gets the first grip in 18 of 20 exchanges on the feet.");
         Known other = new Told()
                 .share("grip.first", "grip.first", 2, 20, 0.05, 0.3, 0.5)
                 .known();
@@ -132,7 +132,7 @@ class PartsTest {
         assertThat(texts(BottomPart.of(k)))
                 .containsExactly(
                         "In guard 40% of the time (others 20%). Plays lasso guard, 50% of the guard time (others 5%).",
-                        "From lasso guard the lasso sweep in 9 of 12 stays (5 of 11 worked), the triangle in 4.",
+                        "From lasso guard the lasso sweep, 9 of 12 times (5 of 11 worked), the triangle 4 times.",
                         "Hard to pass: 3 of 35 attempts got through (others 30%).");
     }
 
@@ -159,8 +159,8 @@ class PartsTest {
                 .containsExactly(
                         "On top of a guard 40% of the time (others 20%).",
                         "Passes with the toreando: 16 of 20 attempts.",
-                        "From side control the advance to knee on belly in 9 of 12 stays (others 20%).",
-                        "Against half guard the knee cut in 8 of 12 stays (others 20%).",
+                        "From side control the advance to knee on belly, 9 of 12 times (others 20%).",
+                        "Against half guard the knee cut, 8 of 12 times (others 20%).",
                         "Hard to sweep: 1 of 30 attempts worked (others 35%).");
     }
 
@@ -211,7 +211,7 @@ class PartsTest {
                 .containsExactly(
                         "The guard can be passed: 18 of 30 attempts got through (others 30%).",
                         "The knee cut works: 12 of 15 (against others 30%).",
-                        "Turtled or with the back given 30% of the time (others 10%).",
+                        "Turtled, or has given the back, 30% of the time (others 10%).",
                         "Submitted in 3 of 12 matches.");
         Known error = new Told()
                 .rate("error.head", 4, 60, 0.7, 0.2, 1.2, NONE, "head down on the way in", "2", "4")

@@ -207,7 +207,7 @@ class WholePathTest extends DeskDriver {
                     .map(Dot.class::cast)
                     .filter(d -> d.queryAccessibleAttribute(AccessibleAttribute.TEXT)
                             .toString()
-                            .contains("2031-05-01"))
+                            .contains("1 May 2031"))
                     .findFirst()
                     .orElseThrow()
                     .fire();

@@ -1,12 +1,16 @@
 package farglass.print;
 
 import farglass.brief.Slide;
+import farglass.lexicon.Lexicon;
+import farglass.scout.GameFigure;
+import farglass.scout.ReportWriter;
 import farglass.stats.TagRef;
 import farglass.type.Typeface;
 import java.awt.image.BufferedImage;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.util.List;
+import java.util.Locale;
 import java.util.function.Function;
 import org.apache.pdfbox.pdmodel.PDDocument;
 
@@ -15,21 +19,27 @@ public final class BriefPaper {
     private static final double STILL_WIDTH = 158;
     private static final double STILL_HEIGHT = 89;
     private static final double GAP = 10;
+    private static final double GAME = 330;
+    private static final double GAME_ROW = 66;
 
     private final List<Slide> slides;
     private final String title;
     private final String care;
+    private final Lexicon lexicon;
     private final Function<TagRef, BufferedImage> stills;
 
     /**
      * @param slides those that are shown
      * @param care words of caution at the foot of every page
+     * @param lexicon names what a drawn game holds
      * @param stills the picture of a moment, or null
      */
-    public BriefPaper(List<Slide> slides, String title, String care, Function<TagRef, BufferedImage> stills) {
+    public BriefPaper(
+            List<Slide> slides, String title, String care, Lexicon lexicon, Function<TagRef, BufferedImage> stills) {
         this.slides = List.copyOf(slides);
         this.title = title;
         this.care = care;
+        this.lexicon = lexicon;
         this.stills = stills;
     }
 
@@ -51,7 +61,9 @@ public final class BriefPaper {
             s.title(x.text(), String.join(", ", x.points()));
             return;
         }
-        s.need(x.moments().isEmpty() ? 70 : 70 + STILL_HEIGHT);
+        GameFigure figure = x.figure();
+        double drawn = figure == null ? 0 : Math.min(GAME, figure.columns() * GAME_ROW);
+        s.need((x.moments().isEmpty() ? 70 : 70 + STILL_HEIGHT) + drawn);
         s.skip(6);
         s.heading(x.heading());
         s.text(x.text(), Typeface.SERIF_SEMIBOLD, 14, Ink.INK);
@@ -60,6 +72,11 @@ public final class BriefPaper {
         }
         if (!x.notes().isEmpty()) {
             s.text(x.notes(), Typeface.SANS, 9.5, Ink.SOFT, 12);
+        }
+        if (figure != null) {
+            new GameDrawing(figure, new ReportWriter(Locale.ENGLISH), lexicon, Ink.THEIRS)
+                    .draw(s.page(), Sheets.MARGIN, s.y() + 4, s.page().width() - 2 * Sheets.MARGIN, drawn);
+            s.skip(drawn + 10);
         }
         pictures(s, x);
     }

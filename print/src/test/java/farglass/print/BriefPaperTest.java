@@ -3,7 +3,14 @@ package farglass.print;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import farglass.brief.Slide;
+import farglass.lexicon.Lexicon;
+import farglass.scout.GameFigure;
+import farglass.scout.GameFigures;
+import farglass.simulate.DemoLibrary;
 import farglass.stats.TagRef;
+import farglass.tendency.Evidence;
+import farglass.tendency.Filter;
+import farglass.tendency.LibraryIndex;
 import java.awt.image.BufferedImage;
 import java.nio.file.Path;
 import java.util.ArrayList;
@@ -16,6 +23,8 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
 class BriefPaperTest {
+    private static final Lexicon LEXICON = Lexicon.builtIn();
+
     @TempDir
     private Path folder;
 
@@ -36,9 +45,13 @@ class BriefPaperTest {
                     moments,
                     false));
         }
+        LibraryIndex index = LibraryIndex.of(DemoLibrary.matches(LEXICON, DemoLibrary.SEED), LEXICON);
+        GameFigure figure = GameFigures.of(Evidence.of(index, "juno-fastrel", Filter.ALL));
+        slides.add(new Slide(
+                "game", Slide.Kind.REPORT, "THE GAME", "How it runs", List.of(), "", List.of(), false, figure));
         Path file = folder.resolve("brief.pdf");
         List<TagRef> asked = new ArrayList<>();
-        new BriefPaper(slides, "Briefing", "Tap early and often.", ref -> {
+        new BriefPaper(slides, "Briefing", "Tap early and often.", LEXICON, ref -> {
                     asked.add(ref);
                     return ref.match().equals("gone") ? null : new BufferedImage(480, 270, BufferedImage.TYPE_INT_RGB);
                 })
@@ -54,6 +67,7 @@ class BriefPaperTest {
             }
             assertThat(images).isEqualTo(18);
             String text = new PDFTextStripper().getText(d);
+            assertThat(text).contains("How it runs", "on the feet", "double leg");
             assertThat(text).contains("Brisa Tolendt", "Fork 8", "They may: pull", "calmly 3", "Tap early and often.");
         }
     }

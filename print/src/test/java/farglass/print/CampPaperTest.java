@@ -70,7 +70,7 @@ class CampPaperTest {
             String all = new PDFTextStripper().getText(d).replaceAll("\\s+", " ");
             assertThat(all)
                     .contains(
-                            "Camp against Brisa Tolendt", "Wed 2031-04-02", "stopping the triangle, 5 min, hard, Ilse")
+                            "Camp against Brisa Tolendt", "Wed 2 Apr 2031", "stopping the triangle, 5 min, hard, Ilse")
                     .contains("In danger: neck", "Partner:", "Brisa answers the knee cut", "Ask yourself:");
         }
     }

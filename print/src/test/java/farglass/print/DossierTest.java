@@ -21,6 +21,7 @@ import farglass.stats.Grade;
 import farglass.tendency.Filter;
 import farglass.tendency.LibraryIndex;
 import farglass.tendency.Moment;
+import farglass.time.Dates;
 import java.awt.Color;
 import java.awt.Graphics2D;
 import java.awt.image.BufferedImage;
@@ -112,7 +113,7 @@ class DossierTest {
                         new DossierReport.Still(still(), "2030-01-01, 3:20"),
                         new DossierReport.Still(still(), "2030-02-01, 1:05")),
                 GameFigures.of(p.evidence()),
-                List.of("Tolendt sweeps to Tolendt's left. 26 of 30 in 11 matches."),
+                List.of("Tolendt sweeps to the left. 26 of 30 in 11 matches."),
                 KeyNumbers.of(p),
                 words,
                 p.evidence().lexicon());
@@ -171,7 +172,7 @@ class DossierTest {
         assertThat(pages(file)).isEqualTo(2);
         assertThat(pictures(file)).isEqualTo(Dossier.USUAL_CLAIMS);
         String text = text(file);
-        assertThat(text).contains("Brisa Tolendt").contains("Printed 2031-05-01");
+        assertThat(text).contains("Brisa Tolendt").contains("Printed 1 May 2031");
         for (Dossier.Row r : rows) {
             assertThat(text)
                     .contains(r.sentence())
@@ -185,7 +186,7 @@ class DossierTest {
         p.evidence()
                 .matches()
                 .forEach(s -> assertThat(text)
-                        .contains(s.record().details().date().toString())
+                        .contains(Dates.words(s.record().details().date()))
                         .contains(s.record().athlete(s.corner().other()).name()));
     }
 
@@ -259,16 +260,16 @@ class DossierTest {
         String words = Basis.of(profile(narrow).evidence(), DAY);
         assertThat(words)
                 .contains("gi")
-                .contains("points-gi")
+                .contains("points, gi")
                 .contains("when behind")
                 .contains("last third")
                 .contains("as guard")
                 .contains("old matches weigh as much")
-                .contains("2031-05-01");
-        assertThat(Basis.of(profile(Filter.ALL.halfLife(1.0)).evidence(), DAY)).contains("a match 1 years old");
+                .contains("1 May 2031");
+        assertThat(Basis.of(profile(Filter.ALL.halfLife(1.0)).evidence(), DAY)).contains("a match 1 year old");
         MatchRecord r = DEMO.get(0);
         assertThat(Basis.moment(r, r.tags().get(0).t()))
-                .contains(r.details().date().toString())
+                .contains(Dates.words(r.details().date()))
                 .contains(r.details().a().surname())
                 .contains("0:00");
     }

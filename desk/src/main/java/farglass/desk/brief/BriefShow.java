@@ -1,21 +1,27 @@
 package farglass.desk.brief;
 
 import farglass.brief.Slide;
+import farglass.desk.chart.GameView;
 import farglass.desk.player.MomentView;
 import farglass.desk.shell.Desk;
+import farglass.desk.shell.Look;
 import farglass.desk.shell.Ui;
 import farglass.desk.shell.Words;
 import farglass.match.MatchRecord;
+import farglass.scout.ReportWriter;
 import farglass.stats.TagRef;
+import farglass.stats.Trial;
 import farglass.time.Dates;
 import farglass.work.publish.Moments;
 import java.util.List;
+import java.util.Locale;
 import javafx.geometry.Insets;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.HBox;
+import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import javafx.stage.Stage;
 
@@ -33,6 +39,7 @@ final class BriefShow extends VBox {
     private final VBox points = new VBox(6);
     private final Label notes = Ui.prose("", "slide-notes");
     private final MomentView moment;
+    private final GameView game;
     private int at;
     private int shownMoment;
 
@@ -46,13 +53,14 @@ final class BriefShow extends VBox {
         setPadding(new Insets(34, 54, 30, 54));
         setFocusTraversable(true);
         this.moment = new MomentView(desk, "", (match, tag) -> {}).large(560);
+        this.game = new GameView(desk.lexicon(), new ReportWriter(Locale.ENGLISH), this::play);
         text.setId("slide-text");
         notes.setId("slide-notes");
         notes.setVisible(false);
         VBox said = new VBox(14, heading, text, points, notes);
         said.setMinWidth(420);
         said.setMaxWidth(520);
-        HBox middle = new HBox(30, said, Ui.grow(moment));
+        HBox middle = new HBox(30, said, Ui.grow(new StackPane(moment, game)));
         HBox foot = new HBox(12, place, Ui.spring(), Ui.label(Words.of("brief.keys"), "soft"));
         foot.setAlignment(Pos.CENTER_LEFT);
         getChildren().addAll(Ui.grow(middle), foot);
@@ -119,8 +127,32 @@ final class BriefShow extends VBox {
         moment.setVisible(!s.moments().isEmpty());
         moment.setManaged(!s.moments().isEmpty());
         moment.pause();
+        game.setVisible(s.figure() != null);
+        if (s.figure() != null) {
+            game.show(s.figure(), Look.THEIRS);
+        }
         play();
     }
+
+    /** A way of the game that was clicked, in the place of the drawing until the slide is gone to again. */
+    private void play(List<Trial> attempts) {
+        attempts.stream()
+                .map(Trial::tag)
+                .filter(t ->
+                        desk.match(t.match()).filter(r -> !r.films().isEmpty()).isPresent())
+                .findFirst()
+                .flatMap(t -> desk.match(t.match()).map(r -> new Shown(r, Moments.index(r, t))))
+                .filter(x -> x.tag() >= 0)
+                .ifPresent(x -> {
+                    game.setVisible(false);
+                    moment.setVisible(true);
+                    moment.setManaged(true);
+                    MatchRecord r = x.record();
+                    moment.play(r, r.tags().get(x.tag()).t(), x.tag(), "");
+                });
+    }
+
+    private record Shown(MatchRecord record, int tag) {}
 
     private void play() {
         List<TagRef> moments = slides.get(at).moments();

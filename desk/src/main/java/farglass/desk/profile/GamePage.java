@@ -1,5 +1,6 @@
 package farglass.desk.profile;
 
+import farglass.desk.chart.GameView;
 import farglass.desk.shell.Desk;
 import farglass.desk.shell.Look;
 import farglass.desk.shell.Ui;

@@ -10,7 +10,9 @@ import farglass.stats.Grade;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import javafx.beans.value.ChangeListener;
 import javafx.beans.value.ObservableValue;
+import javafx.beans.value.WeakChangeListener;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
@@ -24,6 +26,9 @@ final class SentenceView extends VBox {
 
     private final ScoutingRow.Told row;
     private final ScoutingActions deeds;
+    private final HBox tools = new HBox();
+    /** Held here, so that it lives as long as what it changes. */
+    private final ChangeListener<Boolean> whenChosen;
 
     SentenceView(
             ScoutingRow.Told row,
@@ -68,11 +73,15 @@ final class SentenceView extends VBox {
             getStyleClass().add("left-out");
             getChildren().add(Ui.prose(Words.of("scouting.left-out"), "claim-notes"));
         }
-        HBox tools = new HBox();
-        tools.getChildren().addAll(buttons(pinned));
-        tools.visibleProperty().bind(chosen);
-        tools.managedProperty().bind(tools.visibleProperty());
         getChildren().add(tools);
+        whenChosen = (o, was, is) -> tools(is, pinned);
+        chosen.addListener(new WeakChangeListener<>(whenChosen));
+        tools(chosen.getValue(), pinned);
+    }
+
+    /** Made when they are wanted: a page of sentences would have a hundred of them. */
+    private void tools(boolean wanted, boolean pinned) {
+        tools.getChildren().setAll(wanted ? buttons(pinned) : List.of());
     }
 
     private static Button small(String words, Runnable deed, String style, Object... args) {

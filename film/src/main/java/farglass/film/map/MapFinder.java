@@ -5,6 +5,7 @@ import farglass.film.FilmException;
 import farglass.film.FilmFile;
 import farglass.film.map.ClockRuns.Run;
 import farglass.film.score.Layout;
+import farglass.film.score.MovedGraphic;
 import farglass.film.score.RowLook;
 import farglass.film.score.SampledWords;
 import farglass.film.score.ScoreCrops;
@@ -108,8 +109,10 @@ public final class MapFinder {
             graphics.add(graphic(words, clock, reader, cancelled));
         }
         List<ScoreCrops.Taken> crops = Collections.nCopies(graphics.size(), ScoreCrops.Taken.NOTHING);
+        List<ScoreGraphic> whole = MovedGraphic.completed(
+                graphics, film.info().width(), film.info().height());
         Box other = box != null ? null : place.rival().orElse(null);
-        return new PausedReading(clocks, other, graphics, PausedReading.Scan.NOTHING, crops);
+        return new PausedReading(clocks, other, whole, PausedReading.Scan.NOTHING, crops);
     }
 
     private MapProposal find(TextReader reader, PausedReading begun, DoubleConsumer progress, BooleanSupplier cancelled)

@@ -33,9 +33,11 @@ public record ScoreGraphic(List<Name> names, List<Column> columns) {
 
     /** Whether another can be the same one in another place: it has as many columns and one of the names, in order. */
     boolean like(ScoreGraphic other) {
-        if (columns.isEmpty() || columns.size() != other.columns.size()) {
-            return false;
-        }
+        return !columns.isEmpty() && columns.size() == other.columns.size() && named(other);
+    }
+
+    /** Whether another has one of the names, in order. */
+    boolean named(ScoreGraphic other) {
         for (int i = 0; i < 2; i++) {
             if (bare(names.get(i)).equals(bare(other.names.get(i)))) {
                 return true;

@@ -1,7 +1,12 @@
 package farglass.store.brief;
 
 import farglass.brief.Slide;
+import farglass.lexicon.Lexicon;
+import farglass.scout.GameFigure;
+import farglass.scout.GameSvg;
+import farglass.scout.ReportWriter;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 
 /**
@@ -38,14 +43,18 @@ public final class BriefHtml {
             })();
             """;
 
+    private static final String TEAL = "#0C6B76";
+
     private BriefHtml() {}
 
     /**
      * @param slides those that are shown
      * @param clips file names beside the page, by id of the slide
      * @param care words of caution at the foot
+     * @param lexicon names what a drawn game holds
      */
-    public static String write(List<Slide> slides, Map<String, List<String>> clips, String title, String care) {
+    public static String write(
+            List<Slide> slides, Map<String, List<String>> clips, String title, String care, Lexicon lexicon) {
         StringBuilder h = new StringBuilder("<!DOCTYPE html>\n<html lang=\"en\">\n<head>\n<meta charset=\"utf-8\">\n")
                 .append("<meta name=\"viewport\" content=\"width=device-width\">\n<title>")
                 .append(safe(title))
@@ -71,6 +80,10 @@ public final class BriefHtml {
                 s.points().forEach(p -> h.append("<li>").append(safe(p)).append("</li>\n"));
                 h.append("</ul>\n");
             }
+            GameFigure figure = s.figure();
+            if (figure != null) {
+                h.append(drawn(figure, lexicon));
+            }
             if (!s.notes().isEmpty()) {
                 h.append("<p class=\"notes\">").append(safe(s.notes())).append("</p>\n");
             }
@@ -87,6 +100,12 @@ public final class BriefHtml {
                 .append(SCRIPT)
                 .append("</script>\n</body>\n</html>\n")
                 .toString();
+    }
+
+    /** Within a page the drawing needs no name of its own kind. */
+    private static String drawn(GameFigure figure, Lexicon lexicon) {
+        return GameSvg.of(figure, new ReportWriter(Locale.ENGLISH), lexicon, TEAL)
+                .replaceFirst(" xmlns=\"[^\"]*\"", "");
     }
 
     /** Text that can be nothing but text. */

@@ -3,7 +3,10 @@ package farglass.store.brief;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import farglass.brief.Slide;
+import farglass.lexicon.Lexicon;
+import farglass.match.Role;
 import farglass.plan.Plan;
+import farglass.scout.GameFigure;
 import farglass.store.json.PlanJson;
 import java.io.StringReader;
 import java.util.List;
@@ -32,10 +35,27 @@ class BriefHtmlTest {
                     List.of("3 of 4"),
                     "say it's so",
                     List.of(),
-                    false));
+                    false),
+            new Slide(
+                    "game",
+                    Slide.Kind.REPORT,
+                    "THE GAME",
+                    "How it runs",
+                    List.of(),
+                    "",
+                    List.of(),
+                    false,
+                    new GameFigure(
+                            List.of(
+                                    new GameFigure.Box("s", GameFigure.Kind.PLACE, "STD", Role.NEUTRAL, 0, 0),
+                                    new GameFigure.Box("f", GameFigure.Kind.FINISH, "", Role.HOLDER, 1, 0)),
+                            List.of(new GameFigure.Link("s", "f", "guillotine", List.of(), false)),
+                            2,
+                            1)));
 
     private static String page() {
-        return BriefHtml.write(SLIDES, Map.of("claim:a/b", List.of("b-clips/01.mp4")), "Brief & co", "Tap early.");
+        return BriefHtml.write(
+                SLIDES, Map.of("claim:a/b", List.of("b-clips/01.mp4")), "Brief & co", "Tap early.", Lexicon.builtIn());
     }
 
     @Test
@@ -51,6 +71,7 @@ class BriefHtmlTest {
     @Test
     void nothingIsFetchedFromOutside() {
         assertThat(page()).doesNotContain("http:", "https:", "//cdn", "@import", "url(");
+        assertThat(page()).contains("<svg ", ">on the feet</text>", ">guillotine</text>");
         assertThat(page()).contains("src=\"b-clips/01.mp4\"", "<footer>Tap early.</footer>");
     }
 
@@ -62,7 +83,7 @@ class BriefHtmlTest {
         Document d = DocumentBuilderFactory.newInstance()
                 .newDocumentBuilder()
                 .parse(new InputSource(new StringReader(main)));
-        assertThat(d.getElementsByTagName("section").getLength()).isEqualTo(2);
+        assertThat(d.getElementsByTagName("section").getLength()).isEqualTo(3);
         assertThat(d.getElementsByTagName("h1").item(0).getTextContent()).isEqualTo("Brisa <script>alert(1)</script>");
     }
 

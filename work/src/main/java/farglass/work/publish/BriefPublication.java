@@ -88,10 +88,11 @@ public final class BriefPublication {
             int all = Math.max(
                     1, slides.stream().mapToInt(s -> s.moments().size()).sum());
             int[] done = {0};
-            BriefPaper paper = new BriefPaper(slides, title(), CardWriter.care(Locale.ENGLISH), ref -> {
-                progress.accept(done[0]++ / (double) all);
-                return pictures.of(ref);
-            });
+            BriefPaper paper =
+                    new BriefPaper(slides, title(), CardWriter.care(Locale.ENGLISH), material.lexicon(), ref -> {
+                        progress.accept(done[0]++ / (double) all);
+                        return pictures.of(ref);
+                    });
             try {
                 WholeFile.write(target, part -> {
                     paper.write(part);
@@ -132,7 +133,9 @@ public final class BriefPublication {
             Files.createDirectories(folder);
             Map<String, List<String>> files = films(folder, written, progress, cancelled);
             if (files != null) {
-                WholeFile.write(target, BriefHtml.write(slides, files, title(), CardWriter.care(Locale.ENGLISH)));
+                WholeFile.write(
+                        target,
+                        BriefHtml.write(slides, files, title(), CardWriter.care(Locale.ENGLISH), material.lexicon()));
                 whole = true;
             }
         } catch (FilmException e) {

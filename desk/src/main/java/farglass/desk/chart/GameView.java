@@ -1,4 +1,4 @@
-package farglass.desk.profile;
+package farglass.desk.chart;
 
 import farglass.desk.shell.Look;
 import farglass.desk.shell.Words;
@@ -21,7 +21,7 @@ import javafx.scene.text.Text;
 import javafx.scene.text.TextAlignment;
 
 /** A game drawn from the start to the finish; a way plays its attempts when it is clicked. */
-final class GameView extends Region {
+public final class GameView extends Region {
     private static final double NEAR = 9;
     private static final int STEPS = 24;
     private static final double LINE = 12;
@@ -36,7 +36,8 @@ final class GameView extends Region {
     private GameFigure figure = new GameFigure(List.of(), List.of(), 0, 0);
     private Color colour = Look.THEIRS;
 
-    GameView(Lexicon lexicon, ReportWriter writer, Consumer<List<Trial>> play) {
+    /** @param play gets the attempts of a way that is clicked */
+    public GameView(Lexicon lexicon, ReportWriter writer, Consumer<List<Trial>> play) {
         this.lexicon = lexicon;
         this.writer = writer;
         setId("game");
@@ -55,7 +56,8 @@ final class GameView extends Region {
         });
     }
 
-    void show(GameFigure f, Color of) {
+    /** @param of the athlete's colour */
+    public void show(GameFigure f, Color of) {
         figure = f;
         colour = of;
         draw();
