@@ -43,6 +43,7 @@ class ArrowsTest {
         "farglass.debrief..",
         "farglass.drill..",
         "farglass.brief..",
+        "farglass.scout..",
         "farglass.text.."
     };
 

@@ -162,7 +162,7 @@ public final class Briefing {
                     Slide.Kind.REPORT,
                     words.getString(id),
                     words.getString("game.text"),
-                    List.of(),
+                    List.of(words.getString("game.legend")),
                     b.notes().getOrDefault(id, ""),
                     List.of(),
                     b.hidden().contains(id),

@@ -33,7 +33,12 @@ public record Sentence(String id, List<Assertion> assertions) {
 
     /** The claim that carries it; none for words about what is missing. */
     public Optional<Claim> main() {
-        return claims().stream().findFirst();
+        for (Assertion a : assertions) {
+            if (a.claim() != null) {
+                return Optional.of(a.claim());
+            }
+        }
+        return Optional.empty();
     }
 
     /** The weakest of what it asserts. */

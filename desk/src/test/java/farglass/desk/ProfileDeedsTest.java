@@ -103,7 +103,7 @@ class ProfileDeedsTest extends DeskDriver {
         for (int i = 0; i < 2; i++) {
             press(KeyCode.SHIFT, KeyCode.F3);
         }
-        await("back through the figures", () -> shows("#station-profile", "What does Tolendt do one after the other"));
+        await("back through the figures", () -> shows("#station-profile", "What follows what in Tolendt's game"));
         fire("#page-REPORT");
         await("the report", () -> scene.lookup("#scouting") != null);
         press(KeyCode.SHIFT, KeyCode.F3);

@@ -112,6 +112,10 @@ class StationsTest extends DeskDriver {
     void aPlanIsLaidChangedAndTakenBack() throws Exception {
         pinTwo();
         press(KeyCode.CONTROL, KeyCode.DIGIT6);
+        assertThat(find("#plan-page-proposed").getPseudoClassStates().toString())
+                .as("nothing is laid yet")
+                .contains("selected");
+        fire("#plan-page-own");
         for (String text : List.of("Collar first", "Pulls to lasso", "Strip the sleeve")) {
             robot.interact(() -> find("#fork-next").requestFocus());
             robot.write(text, 0);

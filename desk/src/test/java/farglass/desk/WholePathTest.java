@@ -233,6 +233,7 @@ class WholePathTest extends DeskDriver {
 
     private void layPlanAndExport() throws Exception {
         press(KeyCode.CONTROL, KeyCode.DIGIT6);
+        fire("#plan-page-own");
         for (String text : List.of("Collar and sleeve", "Pulls to lasso", "Strip the sleeve")) {
             robot.interact(() -> find("#fork-next").requestFocus());
             robot.write(text, 0);
