@@ -9,6 +9,7 @@ import farglass.desk.shell.Station;
 import farglass.desk.shell.Ui;
 import farglass.desk.shell.Words;
 import farglass.matchup.advise.MeetingWriter;
+import farglass.time.Dates;
 import farglass.work.publish.CampPublication;
 import java.io.File;
 import java.nio.file.Path;
@@ -144,7 +145,7 @@ public final class CampStation implements Station, Keys.Bound {
         long days = event == null ? 0 : ChronoUnit.DAYS.between(LocalDate.now(desk.clock()), event);
         question.setText(
                 days > FAR
-                        ? Words.of("camp.question.far", String.valueOf(event))
+                        ? Words.of("camp.question.far", Dates.words(event))
                         : days > 0 ? Words.of("camp.question", days) : Words.of("camp.question.none"));
         if (!there) {
             return;

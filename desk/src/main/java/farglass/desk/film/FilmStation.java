@@ -31,9 +31,11 @@ import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
+import javafx.scene.control.Tooltip;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import javafx.util.Duration;
@@ -137,7 +139,8 @@ public final class FilmStation implements Station, Keys.Bound {
         direction.setId("record-clock");
         direction.setFocusTraversable(false);
         showDirection();
-        HBox facts = new HBox(6, count, direction);
+        direction.setMinWidth(Region.USE_PREF_SIZE);
+        HBox facts = new HBox(2, count, direction);
         facts.setAlignment(Pos.CENTER_RIGHT);
         VBox record = Ui.sheet(Words.of("film.record"), facts, Ui.grow(list.view()));
         scored = new Scored(desk, film, angles, record);
@@ -356,6 +359,9 @@ public final class FilmStation implements Station, Keys.Bound {
 
     private void showDirection() {
         direction.setText(Words.of(clock.down() ? "record.down" : "record.up"));
+        String meaning = Words.of(clock.down() ? "record.down.meaning" : "record.up.meaning");
+        direction.setAccessibleText(meaning);
+        direction.setTooltip(new Tooltip(meaning));
         list.refresh();
     }
 
