@@ -59,8 +59,11 @@ public record Sequence(
         return share.grade();
     }
 
-    /** Count times departure on the log scale; what is usual is worth nothing. */
+    /**
+     * Count times departure on the log scale, the first time not counted, since it is what made one look; what is usual
+     * is worth nothing.
+     */
     public double weight() {
-        return exchanges * Math.log(departure);
+        return (exchanges - 1) * Math.log(departure);
     }
 }

@@ -23,10 +23,10 @@ import org.jspecify.annotations.Nullable;
  *
  * <p>Descriptive: every closed sequence of two to six tags with at most one skipped that two exchanges hold or more,
  * that begins and ends with an attempt of his. Sequences are put in the order of their count times the logarithm of
- * their departure: how many times as often as usual he goes on from the first step to the last, shrunk toward that.
- * Usual is what his own mix of attempts in those places would make of it, or what the other athletes do, whichever is
- * more ({@link UsualOnward}). A sequence that lies within a better one and is mostly held by the same exchanges is
- * that one told twice, and left out.
+ * their departure, the first time not counted, since it is what made one look: how many times as often as usual he
+ * goes on from the first step to the last, shrunk toward that. Usual is what his own mix of attempts in those places
+ * would make of it, or what the other athletes do, whichever is more ({@link UsualOnward}). A sequence that lies
+ * within a better one and is mostly held by the same exchanges is that one told twice, and left out.
  *
  * <p>Inferred: only the badge, which is that of {@link Chains} (family-wise error by permuted libraries). A row without
  * it was seen, and may be chance.
@@ -106,7 +106,7 @@ public final class Sequences {
         }
 
         double weight() {
-            return in.size() * Math.log(departure()) - (pattern.length - 2) * Math.log(alphabet);
+            return (in.size() - 1) * Math.log(departure()) - (pattern.length - 2) * Math.log(alphabet);
         }
 
         private boolean tells(Candidate other) {
