@@ -1,6 +1,5 @@
 package farglass.brief;
 
-import farglass.plan.ReportEdit;
 import farglass.plan.ReportEdits;
 import farglass.scout.Edge;
 import farglass.scout.Heading;
@@ -59,8 +58,7 @@ final class ReportSlides {
     private List<Sentence> kept(List<Sentence> sentences) {
         Map<String, Sentence> byId = new LinkedHashMap<>();
         sentences.forEach(s -> byId.put(s.id(), s));
-        return edits.ordered(report.athlete(), List.copyOf(byId.keySet())).stream()
-                .filter(id -> !edits.of(report.athlete(), id).leftOut())
+        return edits.kept(report.athlete(), List.copyOf(byId.keySet())).stream()
                 .map(byId::get)
                 .filter(Objects::nonNull)
                 .toList();
@@ -73,7 +71,6 @@ final class ReportSlides {
     }
 
     private String text(Sentence s) {
-        ReportEdit edit = edits.of(report.athlete(), s.id());
-        return edit.wording().isEmpty() ? writer.text(s) : edit.wording();
+        return edits.words(report.athlete(), s.id(), writer.text(s));
     }
 }

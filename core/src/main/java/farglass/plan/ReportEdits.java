@@ -50,6 +50,19 @@ public record ReportEdits(List<ReportEdit> sentences, Map<String, List<String>> 
         return list;
     }
 
+    /** The same without those that are left out. */
+    public List<String> kept(String athlete, List<String> computed) {
+        return ordered(athlete, computed).stream()
+                .filter(id -> !of(athlete, id).leftOut())
+                .toList();
+    }
+
+    /** What a sentence says: the analyst's words, or those that were computed. */
+    public String words(String athlete, String sentence, String computed) {
+        String own = of(athlete, sentence).wording();
+        return own.isEmpty() ? computed : own;
+    }
+
     /** The same with a sentence moved within its part. */
     public ReportEdits move(String athlete, List<String> part, String sentence, int by) {
         List<String> list = new ArrayList<>(ordered(athlete, part));

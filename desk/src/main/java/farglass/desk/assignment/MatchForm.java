@@ -264,7 +264,11 @@ final class MatchForm extends StackPane {
                 .command(
                         Words.of("match.name"),
                         () -> path.isEmpty() ? List.<FilmRef>of() : List.of(look(Path.of(path))),
-                        films -> add(details, films),
+                        films -> {
+                            // a match that cannot be kept is told in a notice, and may be tried again
+                            keep.setDisable(false);
+                            add(details, films);
+                        },
                         e -> {
                             keep.setDisable(false);
                             told(e.getMessage(), "form-problem");

@@ -1,6 +1,7 @@
 package farglass.work.profile;
 
-import farglass.plan.ReportEdit;
+import static java.util.Objects.requireNonNull;
+
 import farglass.plan.ReportEdits;
 import farglass.scout.Edge;
 import farglass.scout.ReportWriter;
@@ -58,12 +59,9 @@ public record EditedReport(List<Part> parts) {
         Map<String, Sentence> byId = new LinkedHashMap<>();
         sentences.forEach(s -> byId.put(s.id(), s));
         List<Line> lines = new ArrayList<>();
-        for (String id : edits.ordered(athlete, List.copyOf(byId.keySet()))) {
-            ReportEdit edit = edits.of(athlete, id);
-            Sentence s = byId.get(id);
-            if (!edit.leftOut() && s != null) {
-                lines.add(new Line(edit.wording().isEmpty() ? writer.text(s) : edit.wording(), s));
-            }
+        for (String id : edits.kept(athlete, List.copyOf(byId.keySet()))) {
+            Sentence s = requireNonNull(byId.get(id));
+            lines.add(new Line(edits.words(athlete, id, writer.text(s)), s));
         }
         if (!lines.isEmpty()) {
             parts.add(new Part(heading, lines));
