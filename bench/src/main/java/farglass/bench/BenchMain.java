@@ -83,7 +83,14 @@ public final class BenchMain {
             faults(chosen, args.length > 1 ? Integer.parseInt(args[1]) : 0);
             System.exit(0);
         }
-        if (!List.of("WindowBench", "KeystrokeBench", "ScrubBench", "LibraryBench", "MeetingBench", "BriefBench")
+        if (!List.of(
+                        "WindowBench",
+                        "SightBench",
+                        "KeystrokeBench",
+                        "ScrubBench",
+                        "LibraryBench",
+                        "MeetingBench",
+                        "BriefBench")
                 .contains(chosen)) {
             harness(chosen);
         }
@@ -104,6 +111,9 @@ public final class BenchMain {
         }
         if (chosen.isEmpty() || chosen.equals("WindowBench")) {
             window();
+        }
+        if (chosen.isEmpty() || chosen.equals("SightBench")) {
+            SightBench.start(Files.createTempDirectory("farglass-bench"));
         }
         System.exit(0);
     }

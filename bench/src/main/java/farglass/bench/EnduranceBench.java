@@ -19,6 +19,7 @@ import java.nio.ByteBuffer;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Random;
@@ -40,16 +41,15 @@ final class EnduranceBench {
     static void start(int minutes) throws Exception {
         Path folder = Files.createTempDirectory("farglass-bench");
         ScrubBench.write(folder.resolve("hard.mp4"));
-        ProcessBuilder child = new ProcessBuilder(
-                        "java",
-                        "-Xmx420m",
-                        "-XX:+UseSerialGC",
-                        "-cp",
-                        System.getProperty("java.class.path"),
-                        EnduranceBench.class.getName(),
-                        folder.toString(),
-                        Integer.toString(minutes))
-                .inheritIO();
+        List<String> command = new ArrayList<>(List.of("java"));
+        command.addAll(WindowOptions.read());
+        command.addAll(List.of(
+                "-cp",
+                System.getProperty("java.class.path"),
+                EnduranceBench.class.getName(),
+                folder.toString(),
+                Integer.toString(minutes)));
+        ProcessBuilder child = new ProcessBuilder(command).inheritIO();
         // as the launcher does for the window
         child.environment().put("MALLOC_MMAP_THRESHOLD_", "1048576");
         Process p = child.start();

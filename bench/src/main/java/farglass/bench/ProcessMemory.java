@@ -20,7 +20,7 @@ import javax.management.ObjectName;
  * @param livingKb objects on the heap, some of them not yet collected
  */
 record ProcessMemory(long wholeKb, long highestKb, long heapKb, long livingKb) {
-    private static final Pattern RANGE = Pattern.compile("0x([0-9a-f]+), 0x[0-9a-f]+, 0x([0-9a-f]+)\\)");
+    private static final Pattern RANGE = Pattern.compile("0x([0-9a-f]+), (?:0x[0-9a-f]+, )?0x([0-9a-f]+)\\)");
     private static final Pattern MAPPING = Pattern.compile("([0-9a-f]+)-([0-9a-f]+) .*");
 
     static ProcessMemory now() throws IOException, JMException {

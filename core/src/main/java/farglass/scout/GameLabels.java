@@ -26,6 +26,9 @@ public final class GameLabels {
 
     private final GameLayout layout;
     private final Map<GameFigure.Link, Rect> placed = new HashMap<>();
+    private final List<Rect> boxes = new ArrayList<>();
+    /** Points of all ways. */
+    private final List<double[]> points = new ArrayList<>();
 
     /** Words as a rectangle. */
     public record Rect(double x, double y, double w, double h) {
@@ -47,6 +50,16 @@ public final class GameLabels {
     /** Places the words of all ways. */
     public GameLabels(GameLayout layout, Size size) {
         this.layout = layout;
+        for (GameFigure.Box b : layout.figure().boxes()) {
+            GameLayout.Spot s = layout.spot(b);
+            boxes.add(new Rect(s.x() - s.w() / 2, s.y() - s.h() / 2, s.w(), s.h()));
+        }
+        for (GameFigure.Link l : layout.figure().links()) {
+            GameLayout.Curve c = layout.curve(l);
+            for (int i = 0; i <= STEPS; i++) {
+                points.add(c.at(i / (double) STEPS));
+            }
+        }
         List<GameFigure.Link> order = new ArrayList<>(layout.figure().links());
         order.sort((a, b) -> Integer.compare(b.tries(), a.tries()));
         for (int round = 0; round < ROUNDS; round++) {
@@ -93,21 +106,14 @@ public final class GameLabels {
         double cost = r.x() < 0 || r.y() < 0 || r.x() + r.w() > layout.width() || r.y() + r.h() > layout.height()
                 ? OUTSIDE
                 : 0;
-        for (GameFigure.Box b : layout.figure().boxes()) {
-            GameLayout.Spot s = layout.spot(b);
-            if (r.overlaps(new Rect(s.x() - s.w() / 2, s.y() - s.h() / 2, s.w(), s.h()))) {
-                cost += ON_BOX;
-            }
+        for (Rect b : boxes) {
+            cost += r.overlaps(b) ? ON_BOX : 0;
         }
         for (Rect o : placed.values()) {
             cost += r.overlaps(o) ? ON_WORDS : 0;
         }
-        for (GameFigure.Link l : layout.figure().links()) {
-            GameLayout.Curve c = layout.curve(l);
-            for (int i = 0; i <= STEPS; i++) {
-                double[] p = c.at(i / (double) STEPS);
-                cost += r.holds(p[0], p[1]) ? 1 : 0;
-            }
+        for (double[] p : points) {
+            cost += r.holds(p[0], p[1]) ? 1 : 0;
         }
         return cost;
     }

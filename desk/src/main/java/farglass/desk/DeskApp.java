@@ -84,6 +84,7 @@ public final class DeskApp extends Application {
         stage.setScene(scene);
         stage.show();
         shell.shown();
+        shell.prepare();
         if (opened.told() != null) {
             System.err.println(opened.told());
             desk.notices().problem(opened.told());

@@ -11,14 +11,19 @@ import farglass.desk.matchup.MeetingModel;
 import farglass.desk.plan.PlanStation;
 import farglass.desk.profile.ProfileStation;
 import farglass.desk.shell.Desk;
+import farglass.desk.shell.Gradual;
 import farglass.desk.shell.KeySheet;
 import farglass.desk.shell.Keys;
 import farglass.desk.shell.Station;
 import farglass.desk.shell.Ui;
 import farglass.desk.shell.Words;
 import farglass.desk.start.FirstSteps;
+import java.util.ArrayDeque;
 import java.util.ArrayList;
+import java.util.Deque;
 import java.util.List;
+import javafx.animation.Animation;
+import javafx.animation.PauseTransition;
 import javafx.beans.binding.Bindings;
 import javafx.geometry.Insets;
 import javafx.geometry.Pos;
@@ -30,11 +35,15 @@ import javafx.scene.control.ProgressBar;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.BorderPane;
+import javafx.scene.layout.Pane;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
+import javafx.util.Duration;
 
 /** The rail of stations and the page beside it. */
 public final class Shell {
+    private static final Duration PREPARE_AFTER = Duration.millis(400);
+
     private final Desk desk;
     private final BorderPane root = new BorderPane();
     private final StackPane whole = new StackPane(root);
@@ -43,6 +52,9 @@ public final class Shell {
     private final List<Station> stations = new ArrayList<>();
     private final List<Button> buttons = new ArrayList<>();
     private final FirstSteps steps;
+    /** Out of sight; where stations are styled before they are first seen. */
+    private final Pane wings = new Pane();
+
     private Station current;
 
     public Shell(Desk desk) {
@@ -80,7 +92,9 @@ public final class Shell {
         // laid over the head of the page, so that nothing moves under the hand when a notice comes
         Node notice = desk.notices().view();
         StackPane.setAlignment(notice, Pos.TOP_CENTER);
-        StackPane middle = new StackPane(page, notice);
+        wings.setVisible(false);
+        wings.setManaged(false);
+        StackPane middle = new StackPane(page, notice, wings);
         root.setLeft(rail);
         root.setCenter(middle);
         root.addEventFilter(KeyEvent.KEY_PRESSED, this::keyPressed);
@@ -238,6 +252,37 @@ public final class Shell {
 
     public Parent view() {
         return whole;
+    }
+
+    /**
+     * Styles and lays out the stations that were not in sight yet, one after another and each piece by piece, while
+     * nobody types: the first time they are wanted, they are there as fast as later.
+     */
+    public void prepare() {
+        Deque<Station> unseen = new ArrayDeque<>(stations);
+        PauseTransition pause = new PauseTransition(PREPARE_AFTER);
+        // a key puts it off
+        whole.addEventFilter(KeyEvent.ANY, e -> {
+            if (pause.getStatus() == Animation.Status.RUNNING) {
+                pause.playFromStart();
+            }
+        });
+        pause.setOnFinished(e -> {
+            while (!unseen.isEmpty() && unseen.peek().view().getScene() != null) {
+                unseen.remove();
+            }
+            if (!unseen.isEmpty()) {
+                Node next = unseen.remove().view();
+                wings.resize(page.getWidth(), page.getHeight());
+                wings.getChildren().add(next);
+                next.resizeRelocate(0, 0, page.getWidth(), page.getHeight());
+                Gradual.afterwards(wings, () -> {
+                    wings.getChildren().clear();
+                    pause.playFromStart();
+                });
+            }
+        });
+        pause.play();
     }
 
     /** The window has come up. */

@@ -3,6 +3,7 @@ package farglass.desk;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import farglass.desk.shell.Desk;
+import farglass.desk.shell.Gradual;
 import farglass.desk.shell.Look;
 import farglass.store.Library;
 import farglass.work.session.LibraryContent;
@@ -55,6 +56,7 @@ abstract class DeskDriver {
             open(true);
             return null;
         });
+        settle();
     }
 
     /** Opens the window on {@code my.farglass}, as starting the program does. */
@@ -92,6 +94,7 @@ abstract class DeskDriver {
             open(false);
             return null;
         });
+        settle();
     }
 
     @AfterEach
@@ -108,12 +111,23 @@ abstract class DeskDriver {
     }
 
     /** Waits until something holds; what it is stands in the failure. */
-    static void await(String what, Callable<Boolean> holds) {
+    void await(String what, Callable<Boolean> holds) {
         await(what, PATIENCE_SECONDS, holds);
     }
 
+    /** Waits until all that comes into sight piece by piece is there. */
+    void settle() {
+        WaitForAsyncUtils.waitForFxEvents();
+        try {
+            WaitForAsyncUtils.waitFor(PATIENCE_SECONDS, TimeUnit.SECONDS, () -> onFx(() -> Gradual.settled(scene)));
+        } catch (TimeoutException e) {
+            throw new AssertionError("waited in vain: the pieces of the view", e);
+        }
+        WaitForAsyncUtils.waitForFxEvents();
+    }
+
     /** Waits for what takes its time, such as a film being drawn. */
-    static void await(String what, long seconds, Callable<Boolean> holds) {
+    void await(String what, long seconds, Callable<Boolean> holds) {
         AtomicReference<Throwable> last = new AtomicReference<>();
         try {
             WaitForAsyncUtils.waitFor(
@@ -131,7 +145,7 @@ abstract class DeskDriver {
         } catch (TimeoutException e) {
             throw new AssertionError("waited in vain: " + what, last.get() == null ? e : last.get());
         }
-        WaitForAsyncUtils.waitForFxEvents();
+        settle();
     }
 
     @SuppressWarnings({"unchecked", "TypeParameterUnusedInFormals"})
@@ -143,7 +157,7 @@ abstract class DeskDriver {
 
     void press(KeyCode... keys) {
         robot.push(keys);
-        WaitForAsyncUtils.waitForFxEvents();
+        settle();
     }
 
     void fire(String selector) throws Exception {
@@ -151,7 +165,7 @@ abstract class DeskDriver {
             ((javafx.scene.control.ButtonBase) scene.lookup(selector)).fire();
             return null;
         });
-        WaitForAsyncUtils.waitForFxEvents();
+        settle();
     }
 
     /** Types a phrase into the film station's line and confirms it. */
@@ -187,6 +201,7 @@ abstract class DeskDriver {
                     .fire();
             return null;
         });
+        settle();
     }
 
     /** Chooses a page by its chip and waits for what stands on it. */

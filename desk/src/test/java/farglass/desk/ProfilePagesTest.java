@@ -77,6 +77,7 @@ class ProfilePagesTest extends DeskDriver {
             station.actions().judge(first);
             return null;
         });
+        settle();
         onFx(() -> {
             ((TextField) find("#judge-doubt")).setText("only seen against beginners");
             ((TextField) find("#judge-wording")).setText("Hunts the triangle");

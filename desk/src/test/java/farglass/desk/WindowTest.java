@@ -169,6 +169,7 @@ class WindowTest extends DeskDriver {
             new AssignmentProbe(shell.station(0)).take(List.of(film));
             return null;
         });
+        settle();
         assertThat(onFx(() -> ((TextField) find("#form-film")).getText())).isEqualTo(film.toString());
         fire("#form-keep");
         assertThat(onFx(() -> ((Labeled) find("#form-problem")).getText())).contains("Two different names");

@@ -1,6 +1,7 @@
 package farglass.desk.assignment;
 
 import farglass.desk.shell.Desk;
+import farglass.desk.shell.Gradual;
 import farglass.desk.shell.Ui;
 import farglass.desk.shell.Words;
 import farglass.film.FilmException;
@@ -24,7 +25,6 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.function.Consumer;
-import javafx.application.Platform;
 import javafx.collections.FXCollections;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
@@ -157,7 +157,7 @@ final class MatchForm extends StackPane {
                 close.run();
             }
         });
-        Platform.runLater(() -> a.name.getEditor().requestFocus());
+        Gradual.focus(a.name.getEditor());
     }
 
     private void fill(MatchRecord r) {

@@ -3,12 +3,16 @@ package farglass.desk.camp;
 import farglass.camp.CampCalendar;
 import farglass.camp.Skill;
 import farglass.desk.shell.Desk;
+import farglass.desk.shell.Gradual;
 import farglass.desk.shell.Ui;
 import farglass.desk.shell.Words;
 import farglass.time.Dates;
 import java.time.format.TextStyle;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Locale;
 import java.util.function.Consumer;
+import java.util.function.Supplier;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
@@ -30,29 +34,25 @@ final class CalendarPage extends VBox {
     }
 
     void fill() {
-        getChildren().clear();
         CampModel.Ready r = model.ready().get();
         if (r == null || r.preparation().calendar().days().isEmpty()) {
-            getChildren().add(Ui.empty(Words.of(r == null ? "camp.empty" : "camp.calendar.none")));
+            Gradual.anew(this, List.of(() -> Ui.empty(Words.of(r == null ? "camp.empty" : "camp.calendar.none"))));
             return;
         }
         CampCalendar c = r.preparation().calendar();
-        getChildren()
-                .add(Ui.prose(
-                        Words.of(
-                                "camp.calendar.sum",
-                                c.rounds(CampCalendar.Intensity.HARD),
-                                c.rounds(CampCalendar.Intensity.STEADY),
-                                c.rounds(CampCalendar.Intensity.LIGHT)),
-                        "soft"));
-        c.days().forEach(d -> getChildren().add(day(r, d)));
-        getChildren()
-                .add(Ui.label(
-                        Words.of(
-                                "camp.calendar.event",
-                                String.valueOf(r.preparation().event()),
-                                desk.assignment().get().event()),
-                        "heading"));
+        List<Supplier<Node>> rows = new ArrayList<>();
+        rows.add(() -> Ui.prose(
+                Words.of(
+                        "camp.calendar.sum",
+                        c.rounds(CampCalendar.Intensity.HARD),
+                        c.rounds(CampCalendar.Intensity.STEADY),
+                        c.rounds(CampCalendar.Intensity.LIGHT)),
+                "soft"));
+        c.days().forEach(d -> rows.add(() -> day(r, d)));
+        String event = desk.assignment().get().event();
+        rows.add(() -> Ui.label(
+                Words.of("camp.calendar.event", String.valueOf(r.preparation().event()), event), "heading"));
+        Gradual.anew(this, rows);
     }
 
     private Node day(CampModel.Ready r, CampCalendar.Day d) {

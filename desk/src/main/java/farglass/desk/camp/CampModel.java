@@ -88,6 +88,8 @@ final class CampModel {
     }
 
     private void work() {
+        round++;
+        long mine = round;
         Plan p = desk.plan().get();
         Assignment a = desk.assignment().get();
         if (skillsOf == null || p == null || a == null || !belongs(p)) {
@@ -99,10 +101,24 @@ final class CampModel {
         LocalDate today = LocalDate.now(desk.clock());
         LocalDate event = a.date() == null ? today : a.date();
         Meeting m = skillsOf.meeting();
-        Map<String, Readiness> readiness = new LinkedHashMap<>();
-        skills.forEach(s -> readiness.put(s.key(), Readiness.of(s, m, camp)));
-        ready.set(new Ready(Preparation.of(skills, camp, today, event), camp, readiness, cards, drills));
-        train(m, camp);
+        List<Skill> now = skills;
+        CardWriter written = cards;
+        List<Drill> shown = drills;
+        desk.tasks()
+                .query(
+                        "camp-ready",
+                        () -> {
+                            Map<String, Readiness> readiness = new LinkedHashMap<>();
+                            now.forEach(s -> readiness.put(s.key(), Readiness.of(s, m, camp)));
+                            return new Ready(Preparation.of(now, camp, today, event), camp, readiness, written, shown);
+                        },
+                        made -> {
+                            if (mine == round) {
+                                ready.set(made);
+                                train(m, camp);
+                            }
+                        },
+                        e -> desk.notices().problem(Words.of("meeting.failed", String.valueOf(e.getMessage()))));
     }
 
     private boolean belongs(Plan p) {
@@ -111,7 +127,6 @@ final class CampModel {
     }
 
     private void train(Meeting m, Camp camp) {
-        round++;
         long mine = round;
         double before = skillsOf.planned().win();
         if (camp.log().isEmpty()) {

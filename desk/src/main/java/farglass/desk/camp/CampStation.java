@@ -3,6 +3,7 @@ package farglass.desk.camp;
 import farglass.camp.CardWriter;
 import farglass.desk.matchup.MeetingModel;
 import farglass.desk.shell.Desk;
+import farglass.desk.shell.Gradual;
 import farglass.desk.shell.Keys;
 import farglass.desk.shell.Pages;
 import farglass.desk.shell.Station;
@@ -51,6 +52,8 @@ public final class CampStation implements Station, Keys.Bound {
     private final Pages pages = new Pages();
     private final Keys keys = new Keys();
     private final VBox view;
+    /** Whether the pages are still as they were before the last camp. */
+    private boolean stale;
 
     public CampStation(Desk desk, MeetingModel meeting) {
         this.desk = desk;
@@ -71,7 +74,12 @@ public final class CampStation implements Station, Keys.Bound {
         view = layout();
         view.setId("station-camp");
         view.addEventFilter(KeyEvent.KEY_PRESSED, keys::handle);
-        model.ready().addListener((o, was, is) -> fill());
+        model.ready().addListener((o, was, is) -> {
+            stale = true;
+            if (view.getScene() != null) {
+                fill();
+            }
+        });
         model.trained().addListener((o, was, is) -> head());
         meeting.state().addListener((o, was, is) -> head());
         desk.plan().addListener((o, was, is) -> settings.fill());
@@ -111,7 +119,11 @@ public final class CampStation implements Station, Keys.Bound {
         card.setMaxWidth(430);
         Label care = Ui.prose(CardWriter.care(Locale.ENGLISH), "claim-notes");
         care.setId("camp-care");
-        return new VBox(10, head, strip, Ui.grow(new HBox(12, Ui.grow(left), card)), care);
+        HBox body = new HBox(12);
+        Gradual.parts(body, Ui.grow(left), card);
+        VBox whole = new VBox(10);
+        Gradual.parts(whole, head, strip, Ui.grow(body), care);
+        return whole;
     }
 
     private static Node block(String key, Label number, Label note) {
@@ -123,6 +135,7 @@ public final class CampStation implements Station, Keys.Bound {
     }
 
     private void fill() {
+        stale = false;
         head();
         skills.fill();
         calendar.fill();
@@ -212,7 +225,11 @@ public final class CampStation implements Station, Keys.Bound {
     @Override
     public void shown() {
         meeting.watch(true);
-        head();
+        if (stale) {
+            fill();
+        } else {
+            head();
+        }
     }
 
     @Override

@@ -1,12 +1,14 @@
 package farglass.desk.camp;
 
 import farglass.camp.Logged;
+import farglass.desk.shell.Gradual;
 import farglass.desk.shell.Ui;
 import farglass.desk.shell.Words;
 import farglass.time.Dates;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
+import java.util.function.Supplier;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.layout.HBox;
@@ -23,15 +25,16 @@ final class LogPage extends VBox {
     }
 
     void fill() {
-        getChildren().clear();
         CampModel.Ready r = model.ready().get();
         if (r == null || r.camp().log().isEmpty()) {
-            getChildren().add(Ui.empty(Words.of(r == null ? "camp.empty" : "camp.log.none")));
+            Gradual.anew(this, List.of(() -> Ui.empty(Words.of(r == null ? "camp.empty" : "camp.log.none"))));
             return;
         }
         List<Logged> log = new ArrayList<>(r.camp().log());
         Collections.reverse(log);
-        log.forEach(l -> getChildren().add(row(r, l)));
+        List<Supplier<Node>> rows = new ArrayList<>();
+        log.forEach(l -> rows.add(() -> row(r, l)));
+        Gradual.anew(this, rows);
     }
 
     private Node row(CampModel.Ready r, Logged l) {

@@ -5,11 +5,15 @@ import farglass.camp.Readiness;
 import farglass.camp.Skill;
 import farglass.camp.SkillSetting;
 import farglass.desk.shell.Desk;
+import farglass.desk.shell.Gradual;
 import farglass.desk.shell.Ui;
 import farglass.desk.shell.Words;
 import farglass.matchup.advise.MeetingWriter;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Locale;
 import java.util.function.Consumer;
+import java.util.function.Supplier;
 import java.util.stream.Collectors;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
@@ -28,7 +32,6 @@ final class MinutesPage extends VBox {
     private final Desk desk;
     private final CampModel model;
     private final Consumer<Skill> chosen;
-    private boolean filling;
 
     MinutesPage(Desk desk, CampModel model, Consumer<Skill> chosen) {
         super(2);
@@ -39,27 +42,25 @@ final class MinutesPage extends VBox {
     }
 
     void fill() {
-        getChildren().clear();
         CampModel.Ready r = model.ready().get();
         if (r == null) {
-            getChildren().add(Ui.empty(Words.of("camp.empty")));
+            Gradual.anew(this, List.of(() -> Ui.empty(Words.of("camp.empty"))));
             return;
         }
+        List<Supplier<Node>> rows = new ArrayList<>();
         if (r.preparation().allocation().unmet() > 0) {
-            getChildren()
-                    .add(Ui.prose(
-                            Words.of("camp.unmet", r.preparation().allocation().unmet()), "weak"));
+            rows.add(() ->
+                    Ui.prose(Words.of("camp.unmet", r.preparation().allocation().unmet()), "weak"));
         }
-        filling = true;
         int most = r.preparation().allocation().shares().stream()
                 .mapToInt(Allocation.Share::rounds)
                 .max()
                 .orElse(1);
         for (Allocation.Share s : r.preparation().allocation().shares()) {
-            getChildren().add(row(r, s, Math.max(1, most)));
+            rows.add(() -> row(r, s, Math.max(1, most)));
         }
-        filling = false;
-        getChildren().add(Ui.prose(Words.of("camp.minutes.hint"), "soft"));
+        rows.add(() -> Ui.prose(Words.of("camp.minutes.hint"), "soft"));
+        Gradual.anew(this, rows);
     }
 
     private Node row(CampModel.Ready r, Allocation.Share s, int most) {
@@ -124,7 +125,7 @@ final class MinutesPage extends VBox {
     }
 
     private void set(Skill skill, SkillSetting next) {
-        if (!filling && desk.plan().get() != null) {
+        if (desk.plan().get() != null) {
             model.change(c -> c.setting(skill.key(), next));
         }
     }

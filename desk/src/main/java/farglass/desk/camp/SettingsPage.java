@@ -3,6 +3,7 @@ package farglass.desk.camp;
 import farglass.camp.Camp;
 import farglass.camp.Partner;
 import farglass.desk.shell.Desk;
+import farglass.desk.shell.Gradual;
 import farglass.desk.shell.Ui;
 import farglass.desk.shell.Words;
 import farglass.lexicon.Technique;
@@ -18,6 +19,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
+import java.util.function.Supplier;
 import java.util.stream.Collectors;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
@@ -91,18 +93,18 @@ final class SettingsPage extends VBox {
         HBox fresh = new HBox(
                 8, partner, Ui.grow(imitates), Ui.button(Words.of("camp.partner.add"), this::addPartner, "choice"));
         fresh.setAlignment(Pos.CENTER_LEFT);
-        getChildren()
-                .addAll(
-                        field("camp.from", from),
-                        field("camp.days", week),
-                        field("camp.a-day", minutes),
-                        field("camp.a-round", round),
-                        field("camp.discount", new HBox(8, discount, counts)),
-                        Ui.label(Words.of("camp.partners"), "field-name"),
-                        partners,
-                        fresh,
-                        Ui.label(Words.of("camp.care"), "field-name"),
-                        care);
+        Gradual.parts(
+                this,
+                field("camp.from", from),
+                field("camp.days", week),
+                field("camp.a-day", minutes),
+                field("camp.a-round", round),
+                field("camp.discount", new HBox(8, discount, counts)),
+                Ui.label(Words.of("camp.partners"), "field-name"),
+                partners,
+                fresh,
+                Ui.label(Words.of("camp.care"), "field-name"),
+                care);
     }
 
     private static Node field(String key, Node control) {
@@ -144,8 +146,9 @@ final class SettingsPage extends VBox {
         if (!care.isFocused()) {
             care.setText(c.care());
         }
-        partners.getChildren().clear();
-        c.partners().forEach(x -> partners.getChildren().add(row(x)));
+        List<Supplier<Node>> rows = new ArrayList<>();
+        c.partners().forEach(x -> rows.add(() -> row(x)));
+        Gradual.anew(partners, rows);
         filling = false;
     }
 

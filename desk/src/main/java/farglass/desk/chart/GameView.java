@@ -34,6 +34,9 @@ public final class GameView extends Region {
     private final Text measure = new Text();
     private final Tooltip tip = new Tooltip(Words.of("chart.tip"));
     private GameFigure figure = new GameFigure(List.of(), List.of(), 0, 0);
+    /** Whether another figure is to be drawn. */
+    private boolean stale;
+
     private Color colour = Look.THEIRS;
 
     /** @param play gets the attempts of a way that is clicked */
@@ -60,12 +63,14 @@ public final class GameView extends Region {
     public void show(GameFigure f, Color of) {
         figure = f;
         colour = of;
-        draw();
+        stale = true;
+        requestLayout();
     }
 
     @Override
     protected void layoutChildren() {
-        if (canvas.getWidth() != getWidth() || canvas.getHeight() != getHeight()) {
+        if (stale || canvas.getWidth() != getWidth() || canvas.getHeight() != getHeight()) {
+            stale = false;
             canvas.setWidth(getWidth());
             canvas.setHeight(getHeight());
             draw();

@@ -4,6 +4,7 @@ import farglass.check.RecordCheck;
 import farglass.check.Settled;
 import farglass.desk.player.MomentView;
 import farglass.desk.shell.Desk;
+import farglass.desk.shell.Gradual;
 import farglass.desk.shell.Keys;
 import farglass.desk.shell.Station;
 import farglass.desk.shell.Ui;
@@ -122,8 +123,9 @@ public final class CheckStation implements Station, Keys.Bound {
         lexicon.setId("check-lexicon");
         history.setId("check-history");
         rules.setId("check-rules");
-        HBox head = new HBox(
-                14,
+        HBox head = new HBox(14);
+        Gradual.parts(
+                head,
                 Ui.label(Words.of("check.question"), "question"),
                 Ui.spring(),
                 facts,
@@ -156,17 +158,18 @@ public final class CheckStation implements Station, Keys.Bound {
         halves.setHgap(12);
         ColumnConstraints half = new ColumnConstraints();
         half.setPercentWidth(50);
-        RowConstraints whole = new RowConstraints();
-        whole.setPercentHeight(100);
+        RowConstraints high = new RowConstraints();
+        high.setPercentHeight(100);
         halves.getColumnConstraints().addAll(half, half);
-        halves.getRowConstraints().add(whole);
+        halves.getRowConstraints().add(high);
         halves.add(first, 0, 0);
         halves.add(second, 1, 0);
         VBox tideSheet = Ui.sheet(Words.of("film.tide"), null, Ui.grow(tide));
         tideSheet.getStyleClass().add("tight");
         tideSheet.setMinHeight(168);
         tideSheet.setMaxHeight(168);
-        VBox scores = new VBox(12, Ui.grow(halves), tideSheet);
+        VBox scores = new VBox(12);
+        Gradual.parts(scores, Ui.grow(halves), tideSheet);
         repair.setId("check-repair");
         Button asCalled = Ui.button(Words.of("check.as-called"), () -> settle(true), "choice");
         asCalled.setId("check-as-called");
@@ -175,10 +178,15 @@ public final class CheckStation implements Station, Keys.Bound {
         HBox deeds = new HBox(8, Ui.spring(), asCalled, asSeen, repair);
         VBox doubts = Ui.sheet(Words.of("check.findings"), left, Ui.grow(findings.view()), deeds);
         VBox film = Ui.sheet(Words.of("profile.clip"), null, moment);
-        VBox right = new VBox(12, film, Ui.grow(doubts));
+        VBox right = new VBox(12);
+        Gradual.parts(right, film, Ui.grow(doubts));
         right.setMinWidth(440);
         right.setMaxWidth(440);
-        return new VBox(10, head, Ui.grow(new HBox(12, Ui.grow(scores), right)));
+        HBox body = new HBox(12);
+        Gradual.parts(body, Ui.grow(scores), right);
+        VBox whole = new VBox(10);
+        Gradual.parts(whole, head, Ui.grow(body));
+        return whole;
     }
 
     private void fillRulesets() {
@@ -390,7 +398,7 @@ public final class CheckStation implements Station, Keys.Bound {
         if (stale) {
             work();
         }
-        javafx.application.Platform.runLater(() -> findings.view().requestFocus());
+        Gradual.focus(findings.view());
     }
 
     @Override

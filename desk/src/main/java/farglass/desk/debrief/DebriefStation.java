@@ -3,6 +3,7 @@ package farglass.desk.debrief;
 import farglass.debrief.Debrief;
 import farglass.desk.profile.ClipView;
 import farglass.desk.shell.Desk;
+import farglass.desk.shell.Gradual;
 import farglass.desk.shell.Keys;
 import farglass.desk.shell.Pages;
 import farglass.desk.shell.Station;
@@ -132,13 +133,18 @@ public final class DebriefStation implements Station, Keys.Bound {
                 new HBox(8, Ui.grow(lesson), Ui.button(Words.of("debrief.lesson.keep"), this::learn, "strong-button"));
         line.setAlignment(Pos.CENTER_LEFT);
         lessons.setId("lessons");
-        VBox right = new VBox(
-                12,
+        VBox right = new VBox(12);
+        Gradual.parts(
+                right,
                 Ui.sheet(Words.of("profile.clip"), null, clip),
                 Ui.grow(Ui.sheet(Words.of("debrief.lessons"), null, line, Ui.grow(Pages.scroll(lessons)))));
         right.setMinWidth(360);
         right.setMaxWidth(360);
-        return new VBox(10, head, sum, Ui.grow(new HBox(12, Ui.grow(left), right)));
+        HBox body = new HBox(12);
+        Gradual.parts(body, Ui.grow(left), right);
+        VBox whole = new VBox(10);
+        Gradual.parts(whole, head, sum, Ui.grow(body));
+        return whole;
     }
 
     private void fill() {

@@ -3,10 +3,14 @@ package farglass.desk.debrief;
 import farglass.debrief.Calibration;
 import farglass.debrief.Season;
 import farglass.desk.shell.Desk;
+import farglass.desk.shell.Gradual;
 import farglass.desk.shell.Ui;
 import farglass.desk.shell.Words;
 import farglass.plan.Plan;
 import farglass.time.Dates;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.function.Supplier;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.layout.HBox;
@@ -26,12 +30,13 @@ final class SeasonPage extends VBox {
     }
 
     void fill(Season s) {
-        getChildren().clear();
         if (s == null || s.rows().isEmpty()) {
-            getChildren().add(Ui.empty(Words.of("season.none")));
+            Gradual.anew(this, List.of(() -> Ui.empty(Words.of("season.none"))));
             return;
         }
-        s.rows().forEach(r -> getChildren().add(row(s, r)));
+        List<Supplier<Node>> rows = new ArrayList<>();
+        s.rows().forEach(r -> rows.add(() -> row(s, r)));
+        Gradual.anew(this, rows);
     }
 
     private static String state(Season.Row r) {

@@ -4,6 +4,7 @@ import farglass.check.SecondPass;
 import farglass.desk.phrase.PhraseLine;
 import farglass.desk.player.FilmView;
 import farglass.desk.shell.Desk;
+import farglass.desk.shell.Gradual;
 import farglass.desk.shell.Keys;
 import farglass.desk.shell.Station;
 import farglass.desk.shell.Ui;
@@ -23,7 +24,6 @@ import java.util.Optional;
 import javafx.animation.Animation;
 import javafx.animation.KeyFrame;
 import javafx.animation.Timeline;
-import javafx.application.Platform;
 import javafx.beans.binding.Bindings;
 import javafx.beans.value.ObservableValue;
 import javafx.geometry.Insets;
@@ -145,7 +145,8 @@ public final class FilmStation implements Station, Keys.Bound {
         VBox record = Ui.sheet(Words.of("film.record"), facts, Ui.grow(list.view()));
         scored = new Scored(desk, film, angles, record);
         clockFinder = new ClockFinder(desk, film, angles, screen, scored, this::filmCounts, this::back);
-        HBox upper = new HBox(12, Ui.grow(screen), scored.view());
+        HBox upper = new HBox(12);
+        Gradual.parts(upper, Ui.grow(screen), scored.view());
         VBox tideSheet = Ui.sheet(Words.of("film.tide"), new TideLegend(), Ui.grow(tide));
         tideSheet.setMinHeight(178);
         tideSheet.setMaxHeight(178);
@@ -183,7 +184,7 @@ public final class FilmStation implements Station, Keys.Bound {
 
     @Override
     public void shown() {
-        Platform.runLater(() -> phrase.field().requestFocus());
+        Gradual.focus(phrase.field());
     }
 
     @Override

@@ -1,6 +1,7 @@
 package farglass.desk.film;
 
 import farglass.desk.shell.Desk;
+import farglass.desk.shell.Gradual;
 import farglass.desk.shell.Look;
 import farglass.desk.shell.Ui;
 import farglass.desk.shell.Words;
@@ -117,7 +118,7 @@ final class RecordList {
             chip.setArcHeight(state ? 0 : 9);
             what.setText(text.what());
             about.setText(text.about());
-            setGraphic(line);
+            Gradual.row(this, () -> line);
         }
     }
 }

@@ -1,5 +1,6 @@
 package farglass.desk.fork;
 
+import farglass.desk.shell.Gradual;
 import farglass.desk.shell.Look;
 import farglass.desk.shell.Ui;
 import farglass.desk.shell.Words;
@@ -7,12 +8,16 @@ import farglass.plan.Fork;
 import farglass.plan.PinnedClaim;
 import farglass.plan.Plan;
 import farglass.stats.Grade;
+import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import java.util.function.Consumer;
+import java.util.function.Supplier;
 import javafx.geometry.Pos;
+import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
@@ -70,18 +75,21 @@ public final class ForkTree extends Pane {
 
     /** @param selected id of the chosen node, or null */
     public void show(Plan plan, String selected) {
-        getChildren().clear();
         if (!chances.isEmpty()) {
             double fits = (room - 2 * MARGIN - (depth(plan) - 1) * GAP) / depth(plan);
             width = Math.max(NARROW, Math.min(BROAD, fits));
         }
+        List<Supplier<Node>> ways = new ArrayList<>();
+        List<Supplier<Node>> boxes = new ArrayList<>();
         double y = MARGIN;
         for (Fork f : plan.openings()) {
-            place(f, MARGIN, y, selected);
+            place(f, MARGIN, y, selected, ways, boxes);
             y += leaves(f) * rowHeight();
         }
         setPrefSize(depth(plan) * column() - GAP + 2 * MARGIN, y + MARGIN);
         setMinSize(getPrefWidth(), getPrefHeight());
+        ways.addAll(boxes);
+        Gradual.anew(this, ways);
     }
 
     private double column() {
@@ -96,19 +104,22 @@ public final class ForkTree extends Pane {
         return Math.max(1, f.next().stream().mapToInt(ForkTree::leaves).sum());
     }
 
-    private void place(Fork f, double x, double y, String selected) {
+    private void place(
+            Fork f, double x, double y, String selected, List<Supplier<Node>> ways, List<Supplier<Node>> boxes) {
         double middle = y + leaves(f) * rowHeight() / 2;
         double childY = y;
         for (Fork next : f.next()) {
             double childMiddle = childY + leaves(next) * rowHeight() / 2;
-            getChildren().add(0, curve(x + width, middle, x + column(), childMiddle, next));
-            place(next, x + column(), childY, selected);
+            ways.add(() -> curve(x + width, middle, x + column(), childMiddle, next));
+            place(next, x + column(), childY, selected, ways, boxes);
             childY += leaves(next) * rowHeight();
         }
-        Button node = node(f, f.id().equals(selected));
-        node.setLayoutX(x);
-        node.setLayoutY(middle - height / 2);
-        getChildren().add(node);
+        boxes.add(() -> {
+            Button node = node(f, f.id().equals(selected));
+            node.setLayoutX(x);
+            node.setLayoutY(middle - height / 2);
+            return node;
+        });
     }
 
     private CubicCurve curve(double x1, double y1, double x2, double y2, Fork next) {

@@ -66,8 +66,7 @@ public final class LibrarySheet extends StackPane {
                 where,
                 secondLine(),
                 tools(),
-                new HBox(14, Ui.grow(listed()), Ui.grow(compared())));
-        VBox.setVgrow(sheet.getChildren().get(sheet.getChildren().size() - 1), javafx.scene.layout.Priority.ALWAYS);
+                Ui.grow(new HBox(14, Ui.grow(listed()), Ui.grow(compared()))));
         sheet.getStyleClass().add("floating");
         sheet.setMaxSize(1100, 680);
         getChildren().add(sheet);

@@ -2,6 +2,7 @@ package farglass.desk.matchup;
 
 import farglass.desk.profile.ClipView;
 import farglass.desk.shell.Desk;
+import farglass.desk.shell.Gradual;
 import farglass.desk.shell.Ui;
 import farglass.desk.shell.Words;
 import farglass.matchup.advise.Meeting;
@@ -9,8 +10,10 @@ import farglass.matchup.advise.MeetingWriter;
 import farglass.matchup.advise.Proposal;
 import farglass.matchup.model.Exit;
 import farglass.matchup.model.ModelState;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.function.Supplier;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
@@ -53,10 +56,10 @@ final class ExchangeDetail extends VBox {
     void show(Proposal p, ModelState at) {
         shown = p;
         place = at;
-        rows.getChildren().clear();
         correction.close();
         if (p == null || at == null) {
             title.setText(Words.of("matchup.choose"));
+            Gradual.anew(rows, List.of());
             return;
         }
         MeetingWriter w = model.writer();
@@ -68,14 +71,16 @@ final class ExchangeDetail extends VBox {
                 w.percent(m.share(at, true)),
                 w.name(false),
                 w.percent(m.share(at, false))));
+        List<Supplier<Node>> made = new ArrayList<>();
         for (boolean ours : new boolean[] {true, false}) {
-            rows.getChildren().add(Ui.label(w.name(ours).toUpperCase(Locale.ENGLISH), "heading"));
+            made.add(() -> Ui.label(w.name(ours).toUpperCase(Locale.ENGLISH), "heading"));
             List<Exit> exits = m.model().exits(at, ours);
             if (exits.isEmpty()) {
-                rows.getChildren().add(Ui.label(Words.of("matchup.nothing"), "soft"));
+                made.add(() -> Ui.label(Words.of("matchup.nothing"), "soft"));
             }
-            exits.stream().limit(SHOWN).forEach(e -> rows.getChildren().add(row(e, w)));
+            exits.stream().limit(SHOWN).forEach(e -> made.add(() -> row(e, w)));
         }
+        Gradual.anew(rows, made);
     }
 
     private Node row(Exit e, MeetingWriter w) {

@@ -2,6 +2,7 @@ package farglass.desk.matchup;
 
 import farglass.desk.profile.ClipView;
 import farglass.desk.shell.Desk;
+import farglass.desk.shell.Gradual;
 import farglass.desk.shell.Ui;
 import farglass.desk.shell.Words;
 import farglass.match.Edit;
@@ -9,7 +10,10 @@ import farglass.match.MatchRecord;
 import farglass.matchup.advise.MeetingWriter;
 import farglass.matchup.fit.KnownGame;
 import farglass.time.Dates;
+import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.List;
+import java.util.function.Supplier;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.CheckBox;
@@ -34,22 +38,23 @@ final class KnownPage extends VBox {
     }
 
     void fill() {
-        getChildren().clear();
         KnownGame known = model.known();
         if (known == null || model.proposal().get() == null) {
-            getChildren().add(Ui.empty(Words.of("matchup.empty")));
+            Gradual.anew(this, List.of(() -> Ui.empty(Words.of("matchup.empty"))));
             return;
         }
         MeetingWriter w = model.writer();
-        getChildren().add(Ui.prose(Words.of("known.says", w.name(true), known.matches()), "body"));
-        known.all().stream().limit(TOLD).forEach(s -> getChildren().add(row(s, w)));
-        getChildren().add(Ui.label(Words.of("known.films"), "heading"));
+        List<Supplier<Node>> rows = new ArrayList<>();
+        rows.add(() -> Ui.prose(Words.of("known.says", w.name(true), known.matches()), "body"));
+        known.all().stream().limit(TOLD).forEach(s -> rows.add(() -> row(s, w)));
+        rows.add(() -> Ui.label(Words.of("known.films"), "heading"));
         String us = desk.plan().get().us();
         desk.matches().stream()
                 .filter(r -> r.cornerOf(us).isPresent())
                 .sorted(Comparator.comparing(
                         (MatchRecord r) -> r.details().date(), Comparator.nullsFirst(Comparator.reverseOrder())))
-                .forEach(r -> getChildren().add(film(r)));
+                .forEach(r -> rows.add(() -> film(r)));
+        Gradual.anew(this, rows);
     }
 
     private Node row(KnownGame.Seen s, MeetingWriter w) {

@@ -3,6 +3,7 @@ package farglass.desk.matchup;
 import farglass.desk.chart.ChartView;
 import farglass.desk.profile.ClipView;
 import farglass.desk.shell.Desk;
+import farglass.desk.shell.Gradual;
 import farglass.desk.shell.Keys;
 import farglass.desk.shell.Look;
 import farglass.desk.shell.Pages;
@@ -20,7 +21,9 @@ import farglass.tendency.Evidence;
 import farglass.tendency.Filter;
 import farglass.tendency.Flows;
 import farglass.tendency.LibraryIndex;
+import java.util.ArrayList;
 import java.util.List;
+import java.util.function.Supplier;
 import javafx.beans.binding.Bindings;
 import javafx.beans.value.ObservableValue;
 import javafx.scene.Node;
@@ -40,6 +43,9 @@ public final class MatchupStation implements Station, Keys.Bound {
     private final ChartView chart;
     private final ExchangeDetail detail;
     private final Keys keys = new Keys();
+    /** Whether the pages are still as they were before the last proposal. */
+    private boolean stale = true;
+
     private final VBox view;
     private final Pages pages = new Pages();
     private final KnownPage known;
@@ -62,7 +68,12 @@ public final class MatchupStation implements Station, Keys.Bound {
         view = layout(clip);
         view.setId("station-matchup");
         view.addEventFilter(KeyEvent.KEY_PRESSED, keys::handle);
-        model.proposal().addListener((o, was, is) -> fill());
+        model.proposal().addListener((o, was, is) -> {
+            stale = true;
+            if (view.getScene() != null) {
+                fill();
+            }
+        });
         desk.plan().addListener((o, was, is) -> ask());
         ask();
     }
@@ -75,10 +86,15 @@ public final class MatchupStation implements Station, Keys.Bound {
                 .add("matchup.known", Pages.scroll(known))
                 .add("matchup.bracket", bracket);
         VBox left = Ui.sheet(Words.of("matchup.meets"), pages.chips(), Ui.grow(pages.middle()));
-        VBox right = new VBox(12, Ui.sheet(Words.of("profile.clip"), null, clip), Ui.grow(detail));
+        VBox right = new VBox(12);
+        Gradual.parts(right, Ui.sheet(Words.of("profile.clip"), null, clip), Ui.grow(detail));
         right.setMinWidth(390);
         right.setMaxWidth(390);
-        return new VBox(12, question, new Headline(model), Ui.grow(new HBox(12, Ui.grow(left), right)));
+        HBox body = new HBox(12);
+        Gradual.parts(body, Ui.grow(left), right);
+        VBox whole = new VBox(12);
+        Gradual.parts(whole, question, new Headline(model), Ui.grow(body));
+        return whole;
     }
 
     @Override
@@ -98,6 +114,9 @@ public final class MatchupStation implements Station, Keys.Bound {
 
     @Override
     public void shown() {
+        if (stale) {
+            fill();
+        }
         model.watch(true);
     }
 
@@ -133,27 +152,27 @@ public final class MatchupStation implements Station, Keys.Bound {
     }
 
     private void fill() {
+        stale = false;
         Proposal p = model.proposal().get();
-        exchanges.getChildren().clear();
-        deciding.getChildren().clear();
         style.getChildren().clear();
         if (p == null) {
-            exchanges.getChildren().add(Ui.empty(Words.of("matchup.empty")));
+            Gradual.anew(exchanges, List.of(() -> Ui.empty(Words.of("matchup.empty"))));
+            Gradual.anew(deciding, List.of());
             detail.show(null, null);
             return;
         }
         MeetingWriter w = model.writer();
         List<Exchange> rows = Exchange.of(p);
-        exchanges.getChildren().add(Exchange.head(w));
-        for (Exchange e : rows) {
-            exchanges.getChildren().add(e.row(w, () -> detail.show(p, e.place())));
-        }
+        List<Supplier<Node>> meet = new ArrayList<>();
+        meet.add(() -> Exchange.head(w));
+        rows.forEach(e -> meet.add(() -> e.row(w, () -> detail.show(p, e.place()))));
+        Gradual.anew(exchanges, meet);
         if (!rows.isEmpty()) {
             detail.show(p, rows.get(0).place());
         }
-        for (ForwardPass.Leverage l : p.leverage()) {
-            deciding.getChildren().add(deciding(p, l, w));
-        }
+        List<Supplier<Node>> decide = new ArrayList<>();
+        p.leverage().forEach(l -> decide.add(() -> deciding(p, l, w)));
+        Gradual.anew(deciding, decide);
         fillChart(p);
         known.fill();
     }
@@ -179,6 +198,7 @@ public final class MatchupStation implements Station, Keys.Bound {
                         "matchup-chart",
                         () -> {
                             LibraryIndex index = desk.index();
+                            desk.chartPlan();
                             return new Laid(
                                     Flows.of(Evidence.of(index, us, filter)),
                                     Flows.of(Evidence.of(index, them, filter)),

@@ -7,6 +7,7 @@ import farglass.conduct.Measure;
 import farglass.desk.matchup.MeetingModel;
 import farglass.desk.profile.ClipView;
 import farglass.desk.shell.Desk;
+import farglass.desk.shell.Gradual;
 import farglass.desk.shell.Pages;
 import farglass.desk.shell.Ui;
 import farglass.desk.shell.Words;
@@ -23,6 +24,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.function.Consumer;
+import java.util.function.Supplier;
 import java.util.stream.Stream;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
@@ -122,14 +124,14 @@ final class ConductPage extends HBox {
 
     void fill() {
         Plan p = desk.plan().get();
-        rows.getChildren().clear();
         beside.getItems().clear();
         if (p == null) {
+            Gradual.anew(rows, List.of());
             return;
         }
         p.openings().forEach(f -> add(f));
         if (p.clauses().isEmpty()) {
-            rows.getChildren().add(Ui.empty(Words.of("plan.conduct.none")));
+            Gradual.anew(rows, List.of(() -> Ui.empty(Words.of("plan.conduct.none"))));
             return;
         }
         Map<String, Measure> measures = new LinkedHashMap<>();
@@ -140,8 +142,9 @@ final class ConductPage extends HBox {
             }
         }
         past("clauses", p, measures, past -> {
-            rows.getChildren().clear();
-            p.clauses().forEach(c -> rows.getChildren().add(row(c, past.get(c.id()), p)));
+            List<Supplier<Node>> made = new ArrayList<>();
+            p.clauses().forEach(c -> made.add(() -> row(c, past.get(c.id()), p)));
+            Gradual.anew(rows, made);
         });
     }
 

@@ -2,12 +2,15 @@ package farglass.desk.plan;
 
 import farglass.desk.matchup.MeetingModel;
 import farglass.desk.shell.Desk;
+import farglass.desk.shell.Gradual;
 import farglass.desk.shell.Ui;
 import farglass.desk.shell.Words;
 import farglass.matchup.advise.MeetingWriter;
 import farglass.matchup.advise.Proposal;
 import farglass.matchup.solve.Option;
+import java.util.ArrayList;
 import java.util.List;
+import java.util.function.Supplier;
 import java.util.stream.Collectors;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
@@ -30,19 +33,20 @@ final class GuidePage extends VBox {
     }
 
     void fill() {
-        getChildren().clear();
         Proposal p = model.proposal().get();
         if (p == null) {
-            getChildren().add(Ui.empty(Words.of("plan.proposed.none")));
+            Gradual.anew(this, List.of(() -> Ui.empty(Words.of("plan.proposed.none"))));
             return;
         }
         MeetingWriter w = model.writer();
-        getChildren().add(Ui.prose(Words.of("plan.seek", worths(p.seek(), w)), "body"));
-        getChildren().add(Ui.prose(Words.of("plan.avoid", worths(p.avoid(), w)), "body"));
+        List<Supplier<Node>> rows = new ArrayList<>();
+        rows.add(() -> Ui.prose(Words.of("plan.seek", worths(p.seek(), w)), "body"));
+        rows.add(() -> Ui.prose(Words.of("plan.avoid", worths(p.avoid(), w)), "body"));
         if (p.guide().isEmpty()) {
-            getChildren().add(Ui.empty(Words.of("plan.guide.none")));
+            rows.add(() -> Ui.empty(Words.of("plan.guide.none")));
         }
-        p.guide().stream().limit(TOLD).forEach(g -> getChildren().add(row(g, w)));
+        p.guide().stream().limit(TOLD).forEach(g -> rows.add(() -> row(g, w)));
+        Gradual.anew(this, rows);
     }
 
     private static String worths(List<Proposal.Worth> worths, MeetingWriter w) {

@@ -5,6 +5,7 @@ import farglass.desk.fork.ForkTree;
 import farglass.desk.matchup.Headline;
 import farglass.desk.matchup.MeetingModel;
 import farglass.desk.shell.Desk;
+import farglass.desk.shell.Gradual;
 import farglass.desk.shell.Keys;
 import farglass.desk.shell.Pages;
 import farglass.desk.shell.Station;
@@ -15,8 +16,12 @@ import farglass.plan.Fork;
 import farglass.plan.PinnedClaim;
 import farglass.plan.Plan;
 import farglass.stats.Grade;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.function.Supplier;
+import javafx.application.Platform;
 import javafx.beans.binding.Bindings;
 import javafx.beans.value.ObservableValue;
 import javafx.geometry.Pos;
@@ -46,6 +51,9 @@ public final class PlanStation implements Station, Keys.Bound {
     private final VBox restsOn = new VBox(6);
     private final TextArea remarks = new TextArea();
     private final Label weak = Ui.prose("", "weak");
+    /** Whether the computed pages are still as they were before the last proposal. */
+    private boolean stale;
+
     private final Keys keys = new Keys();
     private final MeetingModel model;
     private final PlanPapers papers;
@@ -92,7 +100,12 @@ public final class PlanStation implements Station, Keys.Bound {
         view.addEventFilter(KeyEvent.KEY_PRESSED, keys::handle);
         desk.plan().addListener((o, was, is) -> fill());
         desk.assignment().addListener((o, was, is) -> fill());
-        model.proposal().addListener((o, was, is) -> fillComputed());
+        model.proposal().addListener((o, was, is) -> {
+            stale = true;
+            if (over.getScene() != null) {
+                fillComputed();
+            }
+        });
         fill();
         fillComputed();
     }
@@ -132,7 +145,8 @@ public final class PlanStation implements Station, Keys.Bound {
         head.setAlignment(Pos.CENTER_LEFT);
         ScrollPane canvas = new ScrollPane(tree);
         canvas.getStyleClass().add("plain");
-        VBox own = new VBox(8, weak, Ui.grow(canvas), editor());
+        VBox own = new VBox(8);
+        Gradual.parts(own, weak, Ui.grow(canvas), editor());
         pages.add("plan.page.own", own)
                 .add("plan.page.proposed", proposed)
                 .add("plan.page.guide", Pages.scroll(guide))
@@ -153,18 +167,26 @@ public final class PlanStation implements Station, Keys.Bound {
                 desk.changePlan(p -> p.remarks(remarks.getText()));
             }
         });
-        VBox right = new VBox(
-                12,
+        VBox right = new VBox(12);
+        Gradual.parts(
+                right,
                 Ui.sheet(Words.of("plan.dials"), null, dials),
                 Ui.grow(claims),
                 Ui.sheet(Words.of("plan.remarks"), null, remarks));
         right.setMinWidth(370);
         right.setMaxWidth(370);
-        return new VBox(12, head, new Headline(model), Ui.grow(new HBox(12, Ui.grow(left), right)));
+        HBox body = new HBox(12);
+        Gradual.parts(body, Ui.grow(left), right);
+        VBox whole = new VBox(12);
+        Gradual.parts(whole, head, new Headline(model), Ui.grow(body));
+        return whole;
     }
 
     @Override
     public void shown() {
+        if (stale) {
+            fillComputed();
+        }
         model.watch(true);
     }
 
@@ -174,12 +196,11 @@ public final class PlanStation implements Station, Keys.Bound {
     }
 
     private void fillComputed() {
-        proposed.fill();
-        guide.fill();
-        grid.fill();
-        rests.fill();
-        otherwise.fill();
-        saved.fill();
+        stale = false;
+        // one after another: between two of them a key is answered
+        List<Runnable> fills =
+                List.of(proposed::fill, guide::fill, grid::fill, rests::fill, otherwise::fill, saved::fill);
+        fills.forEach(Platform::runLater);
     }
 
     private Node editor() {
@@ -310,13 +331,12 @@ public final class PlanStation implements Station, Keys.Bound {
     }
 
     private void fillPinned(Plan p) {
-        pinned.getChildren().clear();
+        List<Supplier<Node>> rows = new ArrayList<>();
         if (p.pinned().isEmpty()) {
-            pinned.getChildren().add(Ui.empty(Words.of("plan.no-pins")));
+            rows.add(() -> Ui.empty(Words.of("plan.no-pins")));
         }
-        for (PinnedClaim c : p.pinned()) {
-            pinned.getChildren().add(row(c, true));
-        }
+        p.pinned().forEach(c -> rows.add(() -> row(c, true)));
+        Gradual.anew(pinned, rows);
     }
 
     private Node row(PinnedClaim c, boolean inList) {

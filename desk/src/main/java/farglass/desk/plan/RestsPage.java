@@ -2,6 +2,7 @@ package farglass.desk.plan;
 
 import farglass.desk.matchup.MeetingModel;
 import farglass.desk.shell.Desk;
+import farglass.desk.shell.Gradual;
 import farglass.desk.shell.Ui;
 import farglass.desk.shell.Words;
 import farglass.matchup.advise.MeetingWriter;
@@ -9,8 +10,10 @@ import farglass.matchup.advise.Proposal;
 import farglass.matchup.model.Correction;
 import farglass.matchup.model.ModelState;
 import farglass.plan.Approach;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.function.Supplier;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.layout.HBox;
@@ -21,6 +24,9 @@ final class RestsPage extends VBox {
     private final Desk desk;
     private final MeetingModel model;
 
+    /** The lines, made when they come into sight. */
+    private final List<Supplier<Node>> rows = new ArrayList<>();
+
     RestsPage(Desk desk, MeetingModel model) {
         super(5);
         this.desk = desk;
@@ -29,10 +35,10 @@ final class RestsPage extends VBox {
     }
 
     void fill() {
-        getChildren().clear();
+        rows.clear();
         Proposal p = model.proposal().get();
         if (p == null) {
-            getChildren().add(Ui.empty(Words.of("plan.proposed.none")));
+            Gradual.anew(this, List.of(() -> Ui.empty(Words.of("plan.proposed.none"))));
             return;
         }
         MeetingWriter w = model.writer();
@@ -48,28 +54,29 @@ final class RestsPage extends VBox {
         wishes(w);
         heading("plan.rests.forecasts");
         p.forecasts().forEach(f -> line(Words.of("plan.rests.forecast", w.forecast(f), w.percent(f.p()))));
-        getChildren().add(Ui.button(Words.of("plan.rests.freeze"), () -> freeze(p, w), "choice"));
+        rows.add(() -> Ui.button(Words.of("plan.rests.freeze"), () -> freeze(p, w), "choice"));
         if (!desk.plan().get().approach().forecasts().isEmpty()) {
-            getChildren().add(Ui.label(Words.of("plan.rests.frozen"), "soft"));
+            rows.add(() -> Ui.label(Words.of("plan.rests.frozen"), "soft"));
             desk.plan()
                     .get()
                     .approach()
                     .forecasts()
                     .forEach(f -> line(Words.of("plan.rests.forecast", f.sentence(), w.percent(f.p()))));
         }
+        Gradual.anew(this, rows);
     }
 
     private void heading(String key) {
-        getChildren().add(Ui.label(Words.of(key), "heading"));
+        rows.add(() -> Ui.label(Words.of(key), "heading"));
     }
 
     private void line(String text) {
-        getChildren().add(Ui.prose(text, "pinned-sentence"));
+        rows.add(() -> Ui.prose(text, "pinned-sentence"));
     }
 
     private void wishes(MeetingWriter w) {
         Approach a = desk.plan().get().approach();
-        int before = getChildren().size();
+        int before = rows.size();
         a.wishes().barred().stream()
                 .sorted()
                 .forEach(t -> decided(Words.of("plan.rests.barred", w.technique(t)), x -> x.bar(t, false)));
@@ -94,17 +101,21 @@ final class RestsPage extends VBox {
                             c.reason()),
                     x -> x.uncorrect(c.exit()));
         }
-        if (getChildren().size() == before) {
-            getChildren().add(Ui.empty(Words.of("plan.rests.wishes.none")));
+        if (rows.size() == before) {
+            rows.add(() -> Ui.empty(Words.of("plan.rests.wishes.none")));
         }
     }
 
     private void decided(String text, java.util.function.UnaryOperator<Approach> back) {
-        Node button = Ui.button(
-                Words.of("plan.rests.undo"), () -> desk.changePlan(p -> p.approach(back.apply(p.approach()))), "quiet");
-        HBox row = new HBox(8, Ui.grow(Ui.prose(text, "pinned-sentence")), button);
-        row.setAlignment(Pos.CENTER_LEFT);
-        getChildren().add(row);
+        rows.add(() -> {
+            Node button = Ui.button(
+                    Words.of("plan.rests.undo"),
+                    () -> desk.changePlan(p -> p.approach(back.apply(p.approach()))),
+                    "quiet");
+            HBox row = new HBox(8, Ui.grow(Ui.prose(text, "pinned-sentence")), button);
+            row.setAlignment(Pos.CENTER_LEFT);
+            return row;
+        });
     }
 
     private void freeze(Proposal p, MeetingWriter w) {

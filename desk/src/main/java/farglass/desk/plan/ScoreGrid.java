@@ -1,6 +1,7 @@
 package farglass.desk.plan;
 
 import farglass.desk.matchup.MeetingModel;
+import farglass.desk.shell.Gradual;
 import farglass.desk.shell.Ui;
 import farglass.desk.shell.Words;
 import farglass.matchup.advise.MeetingWriter;
@@ -8,8 +9,10 @@ import farglass.matchup.advise.Proposal;
 import farglass.matchup.model.ModelState;
 import farglass.matchup.solve.Option;
 import farglass.matchup.solve.Solution;
+import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.function.Supplier;
 import javafx.scene.Node;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
@@ -75,28 +78,40 @@ final class ScoreGrid extends VBox {
     }
 
     private void draw() {
-        cells.getChildren().clear();
         Proposal p = model.proposal().get();
         if (p == null || place.getValue() == null) {
-            cells.add(Ui.empty(Words.of("plan.proposed.none")), 0, 0);
+            Gradual.anew(cells, List.of(() -> at(Ui.empty(Words.of("plan.proposed.none")), 0, 0)));
             return;
         }
         Solution s = p.solved().planned();
         long end = s.programme().model().horizonMs();
         MeetingWriter w = model.writer();
         int[] scores = s.programme().model().rules().counts() ? SCORES : new int[] {0};
+        List<Supplier<Node>> made = new ArrayList<>();
         for (int c = 0; c < COLUMNS; c++) {
-            cells.add(Ui.label(left(end - at(c, end)), "field-name"), c + 1, 0);
+            int column = c;
+            made.add(() -> at(Ui.label(left(end - at(column, end)), "field-name"), column + 1, 0));
         }
         for (int r = 0; r < scores.length; r++) {
-            String score = (scores[r] > 0 ? "+" : "") + scores[r];
-            Label points = Ui.label(Words.of("plan.grid.score", score), "field-name");
-            points.setMinWidth(50);
-            cells.add(points, 0, r + 1);
+            int row = r + 1;
+            int lead = scores[r];
+            String score = (lead > 0 ? "+" : "") + lead;
+            made.add(() -> {
+                Label points = Ui.label(Words.of("plan.grid.score", score), "field-name");
+                points.setMinWidth(50);
+                return at(points, 0, row);
+            });
             for (int c = 0; c < COLUMNS; c++) {
-                cells.add(cell(s, w, scores[r], score, at(c, end), end), c + 1, r + 1);
+                int column = c;
+                made.add(() -> at(cell(s, w, lead, score, at(column, end), end), column + 1, row));
             }
         }
+        Gradual.anew(cells, made);
+    }
+
+    private static Node at(Node cell, int column, int row) {
+        GridPane.setConstraints(cell, column, row);
+        return cell;
     }
 
     private static long at(int column, long end) {

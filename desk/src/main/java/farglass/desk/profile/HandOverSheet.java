@@ -1,6 +1,7 @@
 package farglass.desk.profile;
 
 import farglass.desk.shell.Desk;
+import farglass.desk.shell.Gradual;
 import farglass.desk.shell.Ui;
 import farglass.desk.shell.Words;
 import farglass.print.Dossier;
@@ -87,7 +88,7 @@ final class HandOverSheet extends StackPane {
                 e.consume();
             }
         });
-        javafx.application.Platform.runLater(list::requestFocus);
+        Gradual.focus(list);
     }
 
     private void choose(List<Claim> all) {

@@ -1,11 +1,11 @@
 package farglass.desk.profile;
 
 import farglass.desk.shell.Desk;
+import farglass.desk.shell.Gradual;
 import farglass.desk.shell.Ui;
 import farglass.desk.shell.Words;
 import farglass.plan.Judgement;
 import farglass.profile.Claim;
-import javafx.application.Platform;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
@@ -58,7 +58,7 @@ final class JudgeSheet extends StackPane {
         sheet.getStyleClass().add("floating");
         sheet.setMaxSize(620, VBox.USE_PREF_SIZE);
         getChildren().add(sheet);
-        Platform.runLater(doubt::requestFocus);
+        Gradual.focus(doubt);
         addEventFilter(KeyEvent.KEY_PRESSED, e -> {
             if (e.getCode() == KeyCode.ESCAPE) {
                 close.run();

@@ -1,6 +1,7 @@
 package farglass.desk.profile;
 
 import farglass.desk.shell.Desk;
+import farglass.desk.shell.Gradual;
 import farglass.desk.shell.Look;
 import farglass.desk.shell.Ui;
 import farglass.desk.shell.Words;
@@ -67,11 +68,14 @@ final class MatchTides extends ListView<List<Evidence.Seen>> {
         @Override
         protected void updateItem(List<Evidence.Seen> row, boolean empty) {
             super.updateItem(row, empty);
-            HBox tides = new HBox(12);
-            if (!empty) {
-                row.forEach(seen -> tides.getChildren().add(tide(seen)));
+            if (empty) {
+                setGraphic(null);
+            } else {
+                Gradual.row(
+                        this,
+                        () -> new HBox(
+                                12, row.stream().map(MatchTides.this::tide).toArray(Node[]::new)));
             }
-            setGraphic(empty ? null : tides);
         }
     }
 

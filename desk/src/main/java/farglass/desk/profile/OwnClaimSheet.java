@@ -1,6 +1,7 @@
 package farglass.desk.profile;
 
 import farglass.desk.shell.Desk;
+import farglass.desk.shell.Gradual;
 import farglass.desk.shell.Ui;
 import farglass.desk.shell.Words;
 import farglass.match.MatchRecord;
@@ -8,7 +9,6 @@ import farglass.phrase.TagQuery;
 import farglass.stats.TagRef;
 import java.util.ArrayList;
 import java.util.List;
-import javafx.application.Platform;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.ListView;
@@ -70,7 +70,7 @@ final class OwnClaimSheet extends StackPane {
         sheet.getStyleClass().add("floating");
         sheet.setMaxSize(760, VBox.USE_PREF_SIZE);
         getChildren().add(sheet);
-        Platform.runLater(sentence::requestFocus);
+        Gradual.focus(sentence);
         addEventFilter(KeyEvent.KEY_PRESSED, e -> {
             if (e.getCode() == KeyCode.ESCAPE) {
                 close.run();

@@ -1,12 +1,16 @@
 package farglass.desk.profile;
 
+import farglass.desk.shell.Gradual;
 import farglass.desk.shell.Ui;
 import farglass.desk.shell.Words;
+import java.util.List;
 import javafx.scene.Node;
 import javafx.scene.layout.StackPane;
 
 /** Where the pages of a profile are shown, one at a time; one that is being worked out says so. */
 final class PageArea extends StackPane {
+    /** The page that is shown or about to be; null while there is none. */
+    private Node shown;
     /** Name of the page that is shown, or is being worked out; null before. */
     private String inSight;
     /** Whether what was put away while a page is worked out had the keyboard. */
@@ -15,7 +19,7 @@ final class PageArea extends StackPane {
     /** Shows words in place of a page. */
     void empty(String words) {
         inSight = null;
-        getChildren().setAll(Ui.empty(words));
+        say(words);
     }
 
     /**
@@ -28,19 +32,25 @@ final class PageArea extends StackPane {
             return false;
         }
         waitingFocus |= hasFocus();
-        getChildren().setAll(Ui.empty(Words.of("profile.working")));
+        say(Words.of("profile.working"));
         inSight = wanted;
         return true;
     }
 
+    private void say(String words) {
+        shown = null;
+        Gradual.anew(this, List.of(() -> Ui.empty(words)));
+    }
+
     void show(Node page) {
-        if (getChildren().isEmpty() || getChildren().get(0) != page) {
+        if (shown != page) {
+            shown = page;
             boolean had = getChildren().isEmpty() || waitingFocus || hasFocus();
             waitingFocus = false;
-            getChildren().setAll(page);
+            Gradual.anew(this, List.of(() -> page));
             if (had) {
                 // else the keyboard would go to nobody
-                page.requestFocus();
+                Gradual.afterwards(this, page::requestFocus);
             }
         }
     }

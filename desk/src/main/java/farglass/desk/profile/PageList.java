@@ -3,6 +3,7 @@ package farglass.desk.profile;
 import farglass.desk.claim.ClaimActions;
 import farglass.desk.claim.ClaimRow;
 import farglass.desk.shell.Desk;
+import farglass.desk.shell.Gradual;
 import farglass.desk.shell.Ui;
 import farglass.desk.shell.Words;
 import farglass.plan.Judgement;
@@ -150,7 +151,7 @@ final class PageList extends ListView<PageRow> {
             if (row instanceof PageRow.Heading) {
                 getStyleClass().add("heading-row");
             }
-            setGraphic(node(row));
+            Gradual.row(this, () -> node(row));
         }
 
         private Node node(PageRow row) {

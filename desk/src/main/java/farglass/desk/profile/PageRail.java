@@ -1,6 +1,7 @@
 package farglass.desk.profile;
 
 import farglass.desk.shell.Desk;
+import farglass.desk.shell.Gradual;
 import farglass.desk.shell.Ui;
 import farglass.desk.shell.Words;
 import farglass.profile.Question;
@@ -10,6 +11,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.function.Consumer;
+import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.layout.VBox;
 
@@ -28,6 +30,7 @@ final class PageRail extends VBox {
     private final Map<String, Button> buttons = new LinkedHashMap<>();
     private final Map<String, Step> steps = new LinkedHashMap<>();
     private final Consumer<String> open;
+    private final List<Node> all = new ArrayList<>();
     private String here = REPORT;
 
     /** A step with the pages under it; a step of one page is that page. */
@@ -50,13 +53,14 @@ final class PageRail extends VBox {
         evidence.add(OWN_REPORT);
         add(desk, "EVIDENCE", evidence);
         mark();
+        Gradual.parts(this, all.toArray(Node[]::new));
     }
 
     private void add(Desk desk, String step, List<String> under) {
         Button head = Ui.button(Words.of("profile.step." + step), () -> go(under.get(0)), "page-step");
         head.setMaxWidth(Double.MAX_VALUE);
         head.setId(under.size() == 1 ? "page-" + under.get(0) : "step-" + step);
-        getChildren().add(head);
+        all.add(head);
         steps.put(step, new Step(head, under));
         pages.addAll(under);
         if (under.size() > 1) {
@@ -65,7 +69,7 @@ final class PageRail extends VBox {
                 b.setId("page-" + page);
                 b.setMaxWidth(Double.MAX_VALUE);
                 buttons.put(page, b);
-                getChildren().add(b);
+                all.add(b);
             }
         }
     }

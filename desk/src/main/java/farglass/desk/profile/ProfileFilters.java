@@ -1,6 +1,7 @@
 package farglass.desk.profile;
 
 import farglass.desk.shell.Desk;
+import farglass.desk.shell.Gradual;
 import farglass.desk.shell.Ui;
 import farglass.desk.shell.Words;
 import farglass.match.Coded;
@@ -22,6 +23,7 @@ import java.util.TreeMap;
 import java.util.function.Supplier;
 import javafx.beans.property.StringProperty;
 import javafx.geometry.Pos;
+import javafx.scene.Node;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.DatePicker;
@@ -110,8 +112,10 @@ final class ProfileFilters extends VBox {
         opponent.setId(prefix + "filter-opponent");
         opponent.valueProperty().addListener((o, was, is) -> fire());
         rounds.selectedProperty().addListener((o, was, is) -> fire());
-        FlowPane second = new FlowPane(
-                8, 6, ruleset, halfLife, score, clock, role, opponent, lead, grade, fromKg, toKg, rounds, set, setName);
+        FlowPane second = new FlowPane(8, 6);
+        Gradual.parts(
+                second, ruleset, halfLife, score, clock, role, opponent, lead, grade, fromKg, toKg, rounds, set,
+                setName);
         second.setAlignment(Pos.CENTER_LEFT);
         // there only while it is open: a dozen boxes would hold the station's first sight up
         more.selectedProperty().addListener((o, was, is) -> {
@@ -127,7 +131,7 @@ final class ProfileFilters extends VBox {
     }
 
     private FlowPane first() {
-        FlowPane first = new FlowPane(8, 6, athlete);
+        List<Node> all = new ArrayList<>(List.of(athlete));
         for (String code : List.of("all", "gi", "no-gi")) {
             ToggleButton b = new ToggleButton(Words.of("attire." + code));
             b.setToggleGroup(attire);
@@ -135,7 +139,7 @@ final class ProfileFilters extends VBox {
             b.setSelected(code.equals("all"));
             b.getStyleClass().add("chip");
             b.setId(prefix + "attire-" + code);
-            first.getChildren().add(b);
+            all.add(b);
         }
         attire.selectedToggleProperty().addListener((o, was, is) -> {
             if (is == null) {
@@ -150,7 +154,9 @@ final class ProfileFilters extends VBox {
             p.setPrefWidth(130);
             p.valueProperty().addListener((o, was, is) -> fire());
         }
-        first.getChildren().addAll(from, to, more);
+        all.addAll(List.of(from, to, more));
+        FlowPane first = new FlowPane(8, 6);
+        Gradual.parts(first, all.toArray(Node[]::new));
         first.setAlignment(Pos.CENTER_LEFT);
         return first;
     }

@@ -3,6 +3,7 @@ package farglass.desk.profile;
 import farglass.ask.Asked;
 import farglass.desk.chart.ChartPage;
 import farglass.desk.shell.Desk;
+import farglass.desk.shell.Gradual;
 import farglass.desk.shell.Keys;
 import farglass.desk.shell.Station;
 import farglass.desk.shell.Ui;
@@ -27,7 +28,6 @@ import java.util.List;
 import java.util.concurrent.Callable;
 import java.util.function.Consumer;
 import java.util.function.Function;
-import javafx.application.Platform;
 import javafx.beans.property.SimpleStringProperty;
 import javafx.beans.property.StringProperty;
 import javafx.beans.value.ObservableValue;
@@ -140,8 +140,9 @@ public final class ProfileStation implements Station, Keys.Bound {
     }
 
     private VBox layout() {
-        HBox head = new HBox(
-                10,
+        HBox head = new HBox(10);
+        Gradual.parts(
+                head,
                 question,
                 Ui.spring(),
                 basis,
@@ -151,10 +152,15 @@ public final class ProfileStation implements Station, Keys.Bound {
         VBox sheet = new VBox(6, new HBox(8, name, Ui.spring(), strength), Ui.grow(middle));
         sheet.getStyleClass().add("sheet");
         VBox clips = Ui.sheet(Words.of("profile.clip"), null, clip);
-        VBox right = new VBox(12, clips, Ui.grow(Ui.sheet(Words.of("profile.matches"), null, Ui.grow(tides))));
+        VBox right = new VBox(12);
+        Gradual.parts(right, clips, Ui.grow(Ui.sheet(Words.of("profile.matches"), null, Ui.grow(tides))));
         right.setMinWidth(380);
         right.setMaxWidth(380);
-        return new VBox(8, head, filters, ask, Ui.grow(new HBox(10, rail, Ui.grow(sheet), right)));
+        HBox body = new HBox(10);
+        Gradual.parts(body, rail, Ui.grow(sheet), right);
+        VBox whole = new VBox(8);
+        Gradual.parts(whole, head, filters, ask, Ui.grow(body));
+        return whole;
     }
 
     private static Button named(String id, Button button) {
@@ -194,7 +200,7 @@ public final class ProfileStation implements Station, Keys.Bound {
         if (stale) {
             compute();
         }
-        Platform.runLater(() -> list().requestFocus());
+        Gradual.afterwards(view, () -> list().requestFocus());
     }
 
     @Override
@@ -297,6 +303,7 @@ public final class ProfileStation implements Station, Keys.Bound {
                 yield () -> {
                     Flows flows = profiles.flows(who, filter);
                     Flows second = over == null ? null : profiles.flows(over, filter);
+                    desk.chartPlan();
                     return () -> {
                         chart.show(flows, second);
                         show(chart);

@@ -1,10 +1,10 @@
 package farglass.desk.profile;
 
 import farglass.desk.shell.Desk;
+import farglass.desk.shell.Gradual;
 import farglass.desk.shell.Ui;
 import farglass.desk.shell.Words;
 import farglass.plan.ReportEdit;
-import javafx.application.Platform;
 import javafx.scene.control.TextArea;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
@@ -53,7 +53,7 @@ final class RewordSheet extends StackPane {
         sheet.getStyleClass().add("floating");
         sheet.setMaxSize(620, VBox.USE_PREF_SIZE);
         getChildren().add(sheet);
-        Platform.runLater(words::requestFocus);
+        Gradual.focus(words);
         addEventFilter(KeyEvent.KEY_PRESSED, e -> {
             if (e.getCode() == KeyCode.ESCAPE) {
                 close.run();

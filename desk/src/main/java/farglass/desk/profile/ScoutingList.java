@@ -1,6 +1,7 @@
 package farglass.desk.profile;
 
 import farglass.desk.shell.Desk;
+import farglass.desk.shell.Gradual;
 import farglass.desk.shell.Ui;
 import farglass.desk.shell.Words;
 import farglass.plan.Plan;
@@ -141,7 +142,7 @@ final class ScoutingList extends ListView<ScoutingRow> {
             if (row instanceof ScoutingRow.Heading) {
                 getStyleClass().add("heading-row");
             }
-            setGraphic(node(row));
+            Gradual.row(this, () -> node(row));
         }
 
         private Node node(ScoutingRow row) {

@@ -1,6 +1,7 @@
 package farglass.desk.reel;
 
 import farglass.desk.shell.Desk;
+import farglass.desk.shell.Gradual;
 import farglass.desk.shell.Look;
 import farglass.desk.shell.Ui;
 import farglass.desk.shell.Words;
@@ -90,7 +91,7 @@ public final class ReelSheet extends StackPane {
 
     /** Ready to type. */
     public void begin() {
-        query.requestFocus();
+        Gradual.focus(query);
         find();
     }
 

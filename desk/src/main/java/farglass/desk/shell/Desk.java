@@ -245,8 +245,8 @@ public final class Desk implements AutoCloseable {
         return session.lexicon();
     }
 
-    /** Where places stand on every chart. */
-    public ChartPlan chartPlan() {
+    /** Where places stand on every chart; takes a moment the first time, so it is better asked for beside a query. */
+    public synchronized ChartPlan chartPlan() {
         if (chartPlan == null) {
             chartPlan = new ChartPlan(lexicon());
         }

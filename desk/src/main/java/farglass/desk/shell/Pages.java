@@ -1,5 +1,8 @@
 package farglass.desk.shell;
 
+import java.util.ArrayList;
+import java.util.List;
+import java.util.function.Supplier;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.ScrollPane;
@@ -13,6 +16,7 @@ public final class Pages {
     private final HBox chips = new HBox(6);
     private final StackPane middle = new StackPane();
     private final ToggleGroup group = new ToggleGroup();
+    private final List<Node> all = new ArrayList<>();
 
     public Pages() {
         chips.setAlignment(Pos.CENTER_LEFT);
@@ -35,7 +39,8 @@ public final class Pages {
             chip.setSelected(true);
         }
         chip.setOnAction(e -> chip.setSelected(true));
-        chips.getChildren().add(chip);
+        all.add(chip);
+        Gradual.anew(chips, all.stream().map(c -> (Supplier<Node>) () -> c).toList());
         return this;
     }
 

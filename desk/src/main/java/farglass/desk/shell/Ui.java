@@ -54,8 +54,10 @@ public final class Ui {
         if (atRight != null) {
             head.getChildren().add(atRight);
         }
-        box.getChildren().add(head);
-        box.getChildren().addAll(content);
+        Node[] parts = new Node[content.length + 1];
+        parts[0] = head;
+        System.arraycopy(content, 0, parts, 1, content.length);
+        Gradual.parts(box, parts);
         return box;
     }
 

@@ -1,0 +1,242 @@
+package farglass.desk.shell;
+
+import java.util.ArrayDeque;
+import java.util.ArrayList;
+import java.util.Deque;
+import java.util.List;
+import java.util.function.Supplier;
+import javafx.animation.AnimationTimer;
+import javafx.application.Platform;
+import javafx.beans.InvalidationListener;
+import javafx.beans.Observable;
+import javafx.scene.Node;
+import javafx.scene.Scene;
+import javafx.scene.control.ListCell;
+import javafx.scene.layout.Pane;
+import javafx.scene.layout.Region;
+
+/**
+ * Brings what is new into sight piece by piece. A control costs most when it is styled for the first time, and a page
+ * has dozens: put in together they would hold the interface thread for half a second. Here as many are made, put in
+ * place and styled as a pulse has time for; the others wait for the next pulse. Used on the interface thread only.
+ */
+public final class Gradual {
+    /** What a pulse may spend here; layout and painting of what came in are added to it. */
+    private static final long SHARE_NANOS = 3_000_000;
+    /** About the height of a row, which stands in its place until it is made. */
+    private static final double ROW = 48;
+
+    private final Deque<Job> jobs = new ArrayDeque<>();
+    private final List<Runnable> deeds = new ArrayList<>();
+    private final AnimationTimer timer = new AnimationTimer() {
+        @Override
+        public void handle(long now) {
+            pulse();
+        }
+    };
+    /** When this pulse's share began; 0 while nothing was made in it. */
+    private long began;
+
+    private Gradual() {}
+
+    /** What waits in a window; every window has its own. */
+    private static Gradual of(Scene scene) {
+        return (Gradual) scene.getProperties().computeIfAbsent(Gradual.class, k -> new Gradual());
+    }
+
+    /** Parts of a view, put in once it is in a window, one after another, before what others put there meanwhile. */
+    public static void parts(Pane pane, Node... parts) {
+        List<Supplier<Node>> made = new ArrayList<>();
+        for (Node part : parts) {
+            made.add(() -> part);
+        }
+        new Parts(pane, made, false).follow();
+    }
+
+    /**
+     * In place of what a view holds, or is still to hold, other parts that are made one after another. What was there
+     * stays until its place is taken, so that nothing jumps; while the view is in no window it goes at once.
+     */
+    public static void anew(Pane pane, List<? extends Supplier<? extends Node>> parts) {
+        if (pane.getProperties().get(Parts.class) instanceof Parts before) {
+            before.end();
+        }
+        if (pane.getScene() == null) {
+            pane.getChildren().clear();
+        }
+        new Parts(pane, parts, true).follow();
+    }
+
+    /** What a row of a list shows; made at once while there is time in this pulse, else in a later one. */
+    public static void row(ListCell<?> cell, Supplier<? extends Node> content) {
+        Scene scene = cell.getScene();
+        if (scene == null || of(scene).timeLeft()) {
+            cell.setGraphic(content.get());
+            return;
+        }
+        Region place = new Region();
+        place.setMinHeight(ROW);
+        cell.setGraphic(place);
+        new Row(cell, place, content).follow();
+    }
+
+    /** Runs something when all that waits in a node's window is in place: at once if nothing waits, or without window. */
+    public static void afterwards(Node node, Runnable deed) {
+        if (node.getScene() == null || settled(node.getScene())) {
+            deed.run();
+        } else {
+            of(node.getScene()).deeds.add(deed);
+        }
+    }
+
+    /** Gives a control the keyboard, as soon as it is in a window. */
+    public static void focus(Node node) {
+        // what lays its parent into the window may still be at work
+        Runnable take = () -> Platform.runLater(node::requestFocus);
+        if (node.getScene() != null) {
+            take.run();
+            return;
+        }
+        node.sceneProperty().addListener(new InvalidationListener() {
+            @Override
+            public void invalidated(Observable scene) {
+                if (node.getScene() != null) {
+                    node.sceneProperty().removeListener(this);
+                    take.run();
+                }
+            }
+        });
+    }
+
+    /** Whether nothing of what is in a window is still to come. */
+    public static boolean settled(Scene scene) {
+        Gradual g = of(scene);
+        return g.deeds.isEmpty() && g.jobs.isEmpty();
+    }
+
+    private void pulse() {
+        if (jobs.isEmpty()) {
+            timer.stop();
+            List<Runnable> due = List.copyOf(deeds);
+            deeds.clear();
+            due.forEach(Runnable::run);
+            return;
+        }
+        begin();
+        do {
+            jobs.getFirst().step();
+        } while (timeLeft() && !jobs.isEmpty());
+    }
+
+    private boolean timeLeft() {
+        if (began == 0) {
+            begin();
+        }
+        return System.nanoTime() - began < SHARE_NANOS;
+    }
+
+    private void begin() {
+        began = System.nanoTime();
+        // comes after this pulse's layout
+        Platform.runLater(() -> began = 0);
+    }
+
+    /** Something that comes in one or several steps; it has its turn only while it is in a window. */
+    private abstract static class Job implements InvalidationListener {
+        private final Node owner;
+        /** Of the window it is in; null in none. */
+        private Gradual queue;
+
+        Job(Node owner) {
+            this.owner = owner;
+        }
+
+        /** One step; the last one ends it. */
+        abstract void step();
+
+        void follow() {
+            owner.sceneProperty().addListener(this);
+            invalidated(owner.sceneProperty());
+        }
+
+        void end() {
+            owner.sceneProperty().removeListener(this);
+            leave();
+        }
+
+        private void leave() {
+            if (queue != null) {
+                queue.jobs.remove(this);
+                queue = null;
+            }
+        }
+
+        @Override
+        public void invalidated(Observable scene) {
+            leave();
+            if (owner.getScene() != null) {
+                queue = of(owner.getScene());
+                queue.jobs.add(this);
+                queue.timer.start();
+            }
+        }
+    }
+
+    private static final class Parts extends Job {
+        private final Pane pane;
+        private final Deque<Supplier<? extends Node>> waiting;
+        private final boolean replacing;
+        /** How many are in place. */
+        private int there;
+
+        /** @param replacing what is there goes */
+        Parts(Pane pane, List<? extends Supplier<? extends Node>> parts, boolean replacing) {
+            super(pane);
+            this.pane = pane;
+            this.waiting = new ArrayDeque<>(parts);
+            this.replacing = replacing;
+            pane.getProperties().put(Parts.class, this);
+        }
+
+        @Override
+        void step() {
+            if (waiting.size() <= 1) {
+                end();
+            }
+            List<Node> children = pane.getChildren();
+            if (!waiting.isEmpty()) {
+                Node part = waiting.remove().get();
+                if (replacing && there < children.size()) {
+                    children.set(there, part);
+                } else {
+                    children.add(Math.min(there, children.size()), part);
+                }
+                there++;
+                part.applyCss();
+            }
+            if (replacing && waiting.isEmpty() && there < children.size()) {
+                children.subList(there, children.size()).clear();
+            }
+        }
+    }
+
+    private static final class Row extends Job {
+        private final ListCell<?> cell;
+        private final Supplier<? extends Node> content;
+
+        /** @param place what stands in the row; gone from it when the row shows something else by now */
+        Row(ListCell<?> cell, Node place, Supplier<? extends Node> content) {
+            super(place);
+            this.cell = cell;
+            this.content = content;
+        }
+
+        @Override
+        void step() {
+            end();
+            Node made = content.get();
+            cell.setGraphic(made);
+            made.applyCss();
+        }
+    }
+}
