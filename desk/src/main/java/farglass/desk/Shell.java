@@ -278,6 +278,8 @@ public final class Shell {
                 next.resizeRelocate(0, 0, page.getWidth(), page.getHeight());
                 Gradual.afterwards(wings, () -> {
                     wings.getChildren().clear();
+                    // to find its place in the page costs a style anew
+                    Gradual.again((Parent) next);
                     pause.playFromStart();
                 });
             }

@@ -6,9 +6,11 @@ import farglass.desk.shell.Gradual;
 import farglass.desk.shell.Ui;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.concurrent.atomic.AtomicReference;
 import java.util.function.Supplier;
 import java.util.stream.IntStream;
 import javafx.scene.Node;
+import javafx.scene.control.Control;
 import javafx.scene.control.Labeled;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.StackPane;
@@ -134,11 +136,12 @@ class GradualTest extends DeskDriver {
             shell.prepare();
             return null;
         });
-        await(
-                "the last one is styled and put away",
-                () -> shell.station(7).view().lookup(".button") != null
-                        && shell.station(7).view().getScene() == null);
-        assertThat(onFx(() -> plan.lookup(".slider"))).isNotNull();
+        AtomicReference<Control> slider = new AtomicReference<>();
+        await("a slider of the plan is styled", () -> {
+            slider.compareAndSet(null, (Control) plan.lookup(".slider"));
+            return slider.get() != null && slider.get().getSkin() != null;
+        });
+        await("put away again", () -> plan.getScene() == null && slider.get().getScene() == null);
         assertThat(onFx(plan::getScene)).isNull();
         assertThat(onFx(() -> scene.getFocusOwner())).isSameAs(before);
         onFx(() -> {
@@ -146,6 +149,8 @@ class GradualTest extends DeskDriver {
             return null;
         });
         settle();
-        assertThat(onFx(() -> find("#station-plan").getScene())).isSameAs(scene);
+        assertThat(onFx(() -> scene.lookup(".slider")))
+                .as("the same, in its place")
+                .isSameAs(slider.get());
     }
 }

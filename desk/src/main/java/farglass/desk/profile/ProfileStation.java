@@ -28,6 +28,7 @@ import java.util.List;
 import java.util.concurrent.Callable;
 import java.util.function.Consumer;
 import java.util.function.Function;
+import javafx.application.Platform;
 import javafx.beans.property.SimpleStringProperty;
 import javafx.beans.property.StringProperty;
 import javafx.beans.value.ObservableValue;
@@ -197,9 +198,12 @@ public final class ProfileStation implements Station, Keys.Bound {
     @Override
     public void shown() {
         visible = true;
-        if (stale) {
-            compute();
-        }
+        // after the pulse that brings the station into sight
+        Platform.runLater(() -> {
+            if (visible && stale) {
+                compute();
+            }
+        });
         Gradual.afterwards(view, () -> list().requestFocus());
     }
 
@@ -248,8 +252,11 @@ public final class ProfileStation implements Station, Keys.Bound {
     private void compute() {
         stale = false;
         filters.fill();
-        compare.fill();
-        report.fill();
+        if (rail.here().equals(PageRail.COMPARE)) {
+            compare.fill();
+        } else if (rail.here().equals(PageRail.OWN_REPORT)) {
+            report.fill();
+        }
         String who = desk.profiled().get();
         if (who == null) {
             question.setText(Words.of("profile.question.none"));

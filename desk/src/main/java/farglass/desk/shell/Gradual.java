@@ -2,6 +2,7 @@ package farglass.desk.shell;
 
 import java.util.ArrayDeque;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Deque;
 import java.util.List;
 import java.util.function.Supplier;
@@ -10,6 +11,7 @@ import javafx.application.Platform;
 import javafx.beans.InvalidationListener;
 import javafx.beans.Observable;
 import javafx.scene.Node;
+import javafx.scene.Parent;
 import javafx.scene.Scene;
 import javafx.scene.control.ListCell;
 import javafx.scene.layout.Pane;
@@ -46,11 +48,27 @@ public final class Gradual {
 
     /** Parts of a view, put in once it is in a window, one after another, before what others put there meanwhile. */
     public static void parts(Pane pane, Node... parts) {
-        List<Supplier<Node>> made = new ArrayList<>();
-        for (Node part : parts) {
-            made.add(() -> part);
+        new Parts(pane, Arrays.stream(parts).map(Gradual::made).toList(), List.of(parts)).follow();
+    }
+
+    /** Takes the parts of a view out of it, and of all that lies in it, so that they come one after another again. */
+    public static void again(Parent view) {
+        List.copyOf(view.getChildrenUnmodifiable()).forEach(child -> {
+            if (child instanceof Parent parent) {
+                again(parent);
+            }
+        });
+        if (view instanceof Pane pane
+                && pane.getProperties().get(Parts.class) instanceof Parts before
+                && !before.fixed.isEmpty()) {
+            before.end();
+            pane.getChildren().removeAll(before.fixed);
+            new Parts(pane, before.fixed.stream().map(Gradual::made).toList(), before.fixed).follow();
         }
-        new Parts(pane, made, false).follow();
+    }
+
+    private static Supplier<Node> made(Node part) {
+        return () -> part;
     }
 
     /**
@@ -64,13 +82,16 @@ public final class Gradual {
         if (pane.getScene() == null) {
             pane.getChildren().clear();
         }
-        new Parts(pane, parts, true).follow();
+        new Parts(pane, parts, List.of()).follow();
     }
 
-    /** What a row of a list shows; made at once while there is time in this pulse, else in a later one. */
+    /**
+     * What a row of a list shows; made at once while there is time in this pulse, else in a later one, and of a list in
+     * no window not before it is in one.
+     */
     public static void row(ListCell<?> cell, Supplier<? extends Node> content) {
         Scene scene = cell.getScene();
-        if (scene == null || of(scene).timeLeft()) {
+        if (scene != null && of(scene).timeLeft()) {
             cell.setGraphic(content.get());
             return;
         }
@@ -185,16 +206,16 @@ public final class Gradual {
     private static final class Parts extends Job {
         private final Pane pane;
         private final Deque<Supplier<? extends Node>> waiting;
-        private final boolean replacing;
+        /** All of them, where they are always the same; else empty, and what is there goes. */
+        private final List<Node> fixed;
         /** How many are in place. */
         private int there;
 
-        /** @param replacing what is there goes */
-        Parts(Pane pane, List<? extends Supplier<? extends Node>> parts, boolean replacing) {
+        Parts(Pane pane, List<? extends Supplier<? extends Node>> parts, List<Node> fixed) {
             super(pane);
             this.pane = pane;
             this.waiting = new ArrayDeque<>(parts);
-            this.replacing = replacing;
+            this.fixed = fixed;
             pane.getProperties().put(Parts.class, this);
         }
 
@@ -206,7 +227,7 @@ public final class Gradual {
             List<Node> children = pane.getChildren();
             if (!waiting.isEmpty()) {
                 Node part = waiting.remove().get();
-                if (replacing && there < children.size()) {
+                if (fixed.isEmpty() && there < children.size()) {
                     children.set(there, part);
                 } else {
                     children.add(Math.min(there, children.size()), part);
@@ -214,7 +235,7 @@ public final class Gradual {
                 there++;
                 part.applyCss();
             }
-            if (replacing && waiting.isEmpty() && there < children.size()) {
+            if (fixed.isEmpty() && waiting.isEmpty() && there < children.size()) {
                 children.subList(there, children.size()).clear();
             }
         }
