@@ -40,7 +40,7 @@ import org.bytedeco.javacpp.Loader;
  * of Java in it.
  */
 public final class InputFaults {
-    private static final String HEAP = "-Xmx420m";
+    private static final String HEAP = "-Xmx400m";
     private static final long SLOW_MS = 20_000;
     private static final int LONGEST_LINE = 300;
     /** Pieces that hostile or hasty hands put into files. */
