@@ -1,9 +1,8 @@
 package farglass.scout;
 
 import java.util.ArrayList;
-import java.util.HashMap;
+import java.util.IdentityHashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Objects;
 
 /**
@@ -25,7 +24,9 @@ public final class GameLabels {
     private static final double OFF_MIDDLE = 0.5;
 
     private final GameLayout layout;
-    private final Map<GameFigure.Link, Rect> placed = new HashMap<>();
+    /** By the way itself: as a key it would be compared with all its trials. */
+    private final IdentityHashMap<GameFigure.Link, Rect> placed = new IdentityHashMap<>();
+
     private final List<Rect> boxes = new ArrayList<>();
     /** Points of all ways. */
     private final List<double[]> points = new ArrayList<>();
