@@ -277,9 +277,11 @@ public final class Shell {
                 wings.getChildren().add(next);
                 next.resizeRelocate(0, 0, page.getWidth(), page.getHeight());
                 Gradual.afterwards(wings, () -> {
-                    wings.getChildren().clear();
-                    // to find its place in the page costs a style anew
-                    Gradual.again((Parent) next);
+                    // else it was wanted meanwhile and is in sight
+                    if (wings.getChildren().remove(next)) {
+                        // to find its place in the page costs a style anew
+                        Gradual.again((Parent) next);
+                    }
                     pause.playFromStart();
                 });
             }

@@ -2,6 +2,7 @@ package farglass.desk;
 
 import farglass.desk.profile.ProfileStation;
 import farglass.desk.shell.Desk;
+import farglass.desk.shell.Gradual;
 import farglass.desk.shell.Words;
 import farglass.match.Edit;
 import farglass.match.MatchRecord;
@@ -133,7 +134,7 @@ final class Shots {
     private void waitForFilms() {
         Timeline timer = new Timeline();
         timer.getKeyFrames().add(new KeyFrame(PAUSE, e -> {
-            if (desk.status().name().get().isEmpty()) {
+            if (desk.status().name().get().isEmpty() && Gradual.settled(scene)) {
                 steps.poll().run();
             }
         }));

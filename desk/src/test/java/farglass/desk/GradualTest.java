@@ -9,6 +9,7 @@ import java.util.List;
 import java.util.concurrent.atomic.AtomicReference;
 import java.util.function.Supplier;
 import java.util.stream.IntStream;
+import javafx.collections.ListChangeListener;
 import javafx.scene.Node;
 import javafx.scene.control.Control;
 import javafx.scene.control.Labeled;
@@ -152,5 +153,30 @@ class GradualTest extends DeskDriver {
         assertThat(onFx(() -> scene.lookup(".slider")))
                 .as("the same, in its place")
                 .isSameAs(slider.get());
+    }
+
+    @Test
+    void aStationThatIsWantedWhileItIsStyledStaysWhole() throws Exception {
+        Node plan = shell.station(5).view();
+        onFx(() -> {
+            shell.prepare();
+            return null;
+        });
+        List<Node> gone = new ArrayList<>();
+        await("it is being styled", () -> {
+            if (plan.getScene() == null) {
+                return false;
+            }
+            shell.go(5);
+            ((VBox) plan.lookup("#station-plan")).getChildren().addListener((ListChangeListener<Node>) c -> {
+                while (c.next()) {
+                    gone.addAll(c.getRemoved());
+                }
+            });
+            return true;
+        });
+        await("the next one is styled", () -> shell.station(6).view().getScene() != null);
+        assertThat(onFx(() -> scene.lookup(".slider"))).isNotNull();
+        assertThat(gone).isEmpty();
     }
 }

@@ -204,7 +204,12 @@ public final class ProfileStation implements Station, Keys.Bound {
                 compute();
             }
         });
-        Gradual.afterwards(view, () -> list().requestFocus());
+        Gradual.afterwards(view, () -> {
+            // whoever went into a field meanwhile stays there
+            if (!page.isFocusWithin()) {
+                list().requestFocus();
+            }
+        });
     }
 
     @Override
