@@ -101,7 +101,7 @@ public final class Gradual {
         new Row(cell, place, content).follow();
     }
 
-    /** Runs something when all that waits in a node's window is in place: at once if nothing waits, or without window. */
+    /** Runs something when all that waits in a node's window is in place, or at once if nothing waits. */
     public static void afterwards(Node node, Runnable deed) {
         if (node.getScene() == null || settled(node.getScene())) {
             deed.run();
