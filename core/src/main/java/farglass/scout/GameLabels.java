@@ -1,6 +1,7 @@
 package farglass.scout;
 
 import java.util.ArrayList;
+import java.util.DoubleSummaryStatistics;
 import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Objects;
@@ -13,7 +14,7 @@ public final class GameLabels {
     /** Shares of a way at which its words may stand, the best first. */
     private static final double[] ALONG = {0.5, 0.42, 0.58, 0.34, 0.66, 0.26, 0.74, 0.18, 0.82};
 
-    private static final int STEPS = 24;
+    private static final int STEPS = 64;
     /** Words that stood well may make room for those that came after them. */
     private static final int ROUNDS = 3;
 
@@ -28,8 +29,7 @@ public final class GameLabels {
     private final IdentityHashMap<GameFigure.Link, Rect> placed = new IdentityHashMap<>();
 
     private final List<Rect> boxes = new ArrayList<>();
-    /** Points of all ways. */
-    private final List<double[]> points = new ArrayList<>();
+    private final List<Way> ways = new ArrayList<>();
 
     /** Words as a rectangle. */
     public record Rect(double x, double y, double w, double h) {
@@ -39,6 +39,35 @@ public final class GameLabels {
 
         boolean holds(double px, double py) {
             return px > x && px < x + w && py > y && py < y + h;
+        }
+    }
+
+    /** Points along a way, in order, and the rectangle round them. */
+    private record Way(List<double[]> points, Rect round) {
+        static Way of(GameLayout.Curve c) {
+            List<double[]> points = new ArrayList<>();
+            DoubleSummaryStatistics x = new DoubleSummaryStatistics();
+            DoubleSummaryStatistics y = new DoubleSummaryStatistics();
+            for (int i = 0; i <= STEPS; i++) {
+                double[] p = c.at(i / (double) STEPS);
+                points.add(p);
+                x.accept(p[0]);
+                y.accept(p[1]);
+            }
+            // a straight way has no width, and nothing would overlap it
+            return new Way(
+                    points,
+                    new Rect(x.getMin() - 1, y.getMin() - 1, x.getMax() - x.getMin() + 2, y.getMax() - y.getMin() + 2));
+        }
+
+        int pointsIn(Rect r) {
+            int n = 0;
+            if (r.overlaps(round)) {
+                for (double[] p : points) {
+                    n += r.holds(p[0], p[1]) ? 1 : 0;
+                }
+            }
+            return n;
         }
     }
 
@@ -56,10 +85,7 @@ public final class GameLabels {
             boxes.add(new Rect(s.x() - s.w() / 2, s.y() - s.h() / 2, s.w(), s.h()));
         }
         for (GameFigure.Link l : layout.figure().links()) {
-            GameLayout.Curve c = layout.curve(l);
-            for (int i = 0; i <= STEPS; i++) {
-                points.add(c.at(i / (double) STEPS));
-            }
+            ways.add(Way.of(layout.curve(l)));
         }
         List<GameFigure.Link> order = new ArrayList<>(layout.figure().links());
         order.sort((a, b) -> Integer.compare(b.tries(), a.tries()));
@@ -90,6 +116,11 @@ public final class GameLabels {
                     new Rect(p[0] - gap - w, p[1] - h / 2, w, h),
                     new Rect(p[0] - w / 2, p[1] - gap - h, w, h),
                     new Rect(p[0] - w / 2, p[1] + gap, w, h),
+                    // a way that runs aslant leaves its corners free
+                    new Rect(p[0] + gap, p[1] - gap - h, w, h),
+                    new Rect(p[0] - gap - w, p[1] - gap - h, w, h),
+                    new Rect(p[0] + gap, p[1] + gap, w, h),
+                    new Rect(p[0] - gap - w, p[1] + gap, w, h),
                     // between two boxes side by side there is no room but above and below them
                     new Rect(p[0] - w / 2, p[1] - aside - h, w, h),
                     new Rect(p[0] - w / 2, p[1] + aside, w, h))) {
@@ -113,8 +144,8 @@ public final class GameLabels {
         for (Rect o : placed.values()) {
             cost += r.overlaps(o) ? ON_WORDS : 0;
         }
-        for (double[] p : points) {
-            cost += r.holds(p[0], p[1]) ? 1 : 0;
+        for (Way way : ways) {
+            cost += way.pointsIn(r);
         }
         return cost;
     }

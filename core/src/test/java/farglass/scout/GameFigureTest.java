@@ -11,6 +11,7 @@ import farglass.tendency.Filter;
 import farglass.tendency.LibraryIndex;
 import java.util.List;
 import java.util.Locale;
+import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
@@ -111,6 +112,25 @@ class GameFigureTest {
                 for (int j = 0; j < i; j++) {
                     assertThat(r.overlaps(rects.get(j))).isFalse();
                 }
+            }
+        }
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"brisa-tolendt", "odile-marrowen", "juno-fastrel", "ansa-kellivar"})
+    void wordsOfALargeFigureStandOnNoWay(String who) {
+        GameFigure f = figure(who);
+        for (int wide = 1000; wide <= 1400; wide += 40) {
+            GameLayout layout = new GameLayout(f, wide, 0.65 * wide);
+            GameLabels labels = new GameLabels(layout, l -> new double[] {64, 48});
+            for (GameFigure.Link of : f.links()) {
+                GameLabels.Rect r = labels.of(of);
+                long covered = f.links().stream()
+                        .flatMap(l -> IntStream.range(1, 100)
+                                .mapToObj(i -> layout.curve(l).at(i / 100.0)))
+                        .filter(p -> r.holds(p[0], p[1]))
+                        .count();
+                assertThat(covered).as("%s at %d", of.technique(), wide).isLessThanOrEqualTo(1);
             }
         }
     }

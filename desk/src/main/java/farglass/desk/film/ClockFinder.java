@@ -5,23 +5,14 @@ import farglass.desk.shell.Desk;
 import farglass.desk.shell.Words;
 import farglass.film.Box;
 import farglass.film.FilmException;
-import farglass.film.FilmFile;
-import farglass.film.map.LayoutStore;
-import farglass.film.map.MapFinder;
+import farglass.film.map.FilmReadings;
 import farglass.film.map.MapProposal;
-import farglass.film.map.PausedReading;
-import farglass.film.map.ReadingStore;
-import farglass.film.map.RegionCrops;
-import farglass.match.Corner;
 import farglass.match.MatchRecord;
 import farglass.time.ClockMap;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.util.Optional;
-import java.util.concurrent.atomic.AtomicBoolean;
-import java.util.function.BooleanSupplier;
 import java.util.function.Consumer;
-import java.util.function.DoubleConsumer;
 import javafx.application.Platform;
 import javafx.scene.input.KeyCode;
 import javafx.scene.layout.Pane;
@@ -41,8 +32,7 @@ final class ClockFinder {
     private final Runnable back;
     private final Scored scored;
     private final Consumer<Boolean> counts;
-    private final ReadingStore store;
-    private final LayoutStore layouts;
+    private final FilmReadings readings;
     private Pane veil;
 
     /**
@@ -61,9 +51,7 @@ final class ClockFinder {
             Runnable back) {
         this.scored = scored;
         this.counts = counts;
-        Path readings = desk.library().folder().resolve("readings");
-        this.store = new ReadingStore(readings);
-        this.layouts = new LayoutStore(readings);
+        this.readings = new FilmReadings(desk.library().folder().resolve("readings"));
         this.angles = angles;
         this.back = back;
         this.desk = desk;
@@ -145,86 +133,30 @@ final class ClockFinder {
         long length = r.details().lengthMs();
         String doing = Words.of(box == null ? "map.looking" : "map.reading");
         desk.tasks().longTask(doing, (progress, cancelled) -> {
-            AtomicBoolean paused = new AtomicBoolean();
             try {
-                Read read = read(path, box, length, paused, progress, cancelled);
-                Platform.runLater(() -> found(r, file, path, read));
-            } catch (FilmException e) {
-                // that it was stopped and kept was said already
-                if (!paused.get()) {
-                    desk.notices().problem(e.getMessage());
+                FilmReadings.Outcome outcome = readings.read(path, box, length, progress, cancelled);
+                if (outcome instanceof FilmReadings.Read read) {
+                    told(read.notKept(), "map.not-kept");
+                    Platform.runLater(() -> found(r, file, path, read));
+                } else if (outcome instanceof FilmReadings.Stopped stopped) {
+                    if (stopped.notKept() == null) {
+                        desk.notices().done(Words.of("map.paused"));
+                    }
+                    told(stopped.notKept(), "map.not-paused");
                 }
+            } catch (FilmException e) {
+                desk.notices().problem(e.getMessage());
             }
         });
     }
 
-    /**
-     * What was read, with pictures of it.
-     *
-     * @param first who the first athlete of the graphic is, when a person has said so
-     */
-    private record Read(MapProposal found, @Nullable Corner first, RegionCrops crops) {}
-
-    private Read read(
-            Path path,
-            @Nullable Box box,
-            long length,
-            AtomicBoolean paused,
-            DoubleConsumer progress,
-            BooleanSupplier cancelled)
-            throws FilmException {
-        Optional<ReadingStore.Reading> before = box == null ? store.of(path, length) : Optional.empty();
-        try (FilmFile opened = FilmFile.open(path, cancelled)) {
-            MapProposal found = before.isPresent()
-                    ? before.get().found()
-                    : read(opened, path, box, length, paused, progress, cancelled);
-            Corner first = before.map(ReadingStore.Reading::first).orElse(null);
-            // what a person took of this very film holds before what the event's graphics usually count
-            MapProposal told = first != null ? found : found.with(layouts.told(found.score()));
-            return new Read(told, first, RegionCrops.of(opened, told));
+    private void told(@Nullable IOException e, String words) {
+        if (e != null) {
+            desk.notices().problem(Words.of(words, e.getMessage()));
         }
     }
 
-    /** Goes on where it was cancelled before. */
-    private MapProposal read(
-            FilmFile opened,
-            Path path,
-            @Nullable Box box,
-            long length,
-            AtomicBoolean paused,
-            DoubleConsumer progress,
-            BooleanSupplier cancelled)
-            throws FilmException {
-        MapFinder finder = MapFinder.of(opened).box(box).length(length).pausing(reading -> {
-            paused.set(true);
-            pause(path, box, length, reading);
-        });
-        store.paused(path, length, box).ifPresent(finder::from);
-        MapProposal found = finder.find(progress, cancelled);
-        keep(path, length, found);
-        return found;
-    }
-
-    private void pause(Path path, @Nullable Box box, long length, PausedReading reading) {
-        try {
-            store.pause(path, length, box, reading);
-            desk.notices().done(Words.of("map.paused"));
-        } catch (IOException e) {
-            desk.notices().problem(Words.of("map.not-paused", e.getMessage()));
-        }
-    }
-
-    /** What was read is shown also when it cannot be kept. */
-    private void keep(Path path, long length, MapProposal found) {
-        try {
-            store.keep(path, length, new ReadingStore.Reading(found, null));
-            store.dropPaused();
-        } catch (IOException e) {
-            desk.notices().problem(Words.of("map.not-kept", e.getMessage()));
-        }
-    }
-
-    private void found(MatchRecord r, String file, Path path, Read read) {
+    private void found(MatchRecord r, String file, Path path, FilmReadings.Read read) {
         MapProposal found = read.found();
         if (found.box() == null && found.score().scored().isEmpty()) {
             desk.notices().problem(Words.of("map.not-found"));
@@ -256,7 +188,7 @@ final class ClockFinder {
         desk.tasks()
                 .query(
                         "read before",
-                        () -> store.of(path, length).filter(k -> k.first() != null),
+                        () -> readings.taken(path, length),
                         kept -> kept.ifPresent(k -> {
                             counts.accept(k.found().down());
                             scored.known(ReadScore.of(r, file, k.found()).with(k.first()));
@@ -308,9 +240,7 @@ final class ClockFinder {
         desk.tasks()
                 .write(
                         () -> {
-                            layouts.keep(taken.track());
-                            store.keep(
-                                    path, length, new ReadingStore.Reading(found.with(taken.track()), taken.first()));
+                            readings.take(path, length, found.with(taken.track()), taken.first());
                             return taken;
                         },
                         kept -> {},

@@ -8,6 +8,9 @@ import farglass.stats.SideBias;
 import farglass.stats.Trial;
 import java.util.List;
 import java.util.function.Consumer;
+import javafx.beans.binding.Bindings;
+import javafx.beans.property.DoubleProperty;
+import javafx.beans.property.SimpleDoubleProperty;
 import javafx.geometry.HPos;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
@@ -20,18 +23,28 @@ import javafx.scene.shape.Rectangle;
 
 /** To the left and to the right of every kind of attack; each bar plays its attempts. */
 final class SidesPage extends VBox {
-    private static final double WIDEST = 150;
-    private static final double HIGH = 14;
+    private static final double HIGH = 18;
     private static final double NAME = 130;
+    /** Beside the longest bar: its count. */
+    private static final double COUNT = 48;
+    /** Of the longest bar; grows with the window. */
+    private static final double NARROWEST = 120;
+
+    private static final double WIDEST = 420;
+    private static final double GAP = 10;
 
     private final Desk desk;
     private final Consumer<List<Trial>> play;
+    private final DoubleProperty longest = new SimpleDoubleProperty(NARROWEST);
 
     SidesPage(Desk desk, Consumer<List<Trial>> play) {
         super(10);
         this.desk = desk;
         this.play = play;
         setId("sides");
+        longest.bind(Bindings.max(
+                NARROWEST,
+                Bindings.min(WIDEST, widthProperty().subtract(NAME).divide(2).subtract(COUNT + GAP))));
     }
 
     /** @param sides claims of sides, one per kind of attack */
@@ -42,13 +55,13 @@ final class SidesPage extends VBox {
             return;
         }
         GridPane grid = new GridPane();
-        grid.setHgap(10);
-        grid.setVgap(12);
-        ColumnConstraints left = new ColumnConstraints(WIDEST + 40);
+        grid.setHgap(GAP);
+        grid.setVgap(14);
+        ColumnConstraints left = barColumn();
         left.setHalignment(HPos.RIGHT);
         ColumnConstraints name = new ColumnConstraints(NAME);
         name.setHalignment(HPos.CENTER);
-        grid.getColumnConstraints().addAll(left, name, new ColumnConstraints(WIDEST + 40));
+        grid.getColumnConstraints().addAll(left, name, barColumn());
         grid.add(Ui.label(Words.of("sides.left"), "heading"), 0, 0);
         grid.add(Ui.label(Words.of("sides.right"), "heading"), 2, 0);
         int most = sides.stream()
@@ -63,6 +76,12 @@ final class SidesPage extends VBox {
             line += 2;
         }
         getChildren().add(grid);
+    }
+
+    private ColumnConstraints barColumn() {
+        ColumnConstraints column = new ColumnConstraints();
+        column.minWidthProperty().bind(longest.add(COUNT));
+        return column;
     }
 
     private void add(GridPane grid, int line, Claim c, int most) {
@@ -84,7 +103,8 @@ final class SidesPage extends VBox {
     /** @param preferred whether the claim's occurrences that worked are those of this side */
     private HBox bar(Claim c, int count, int most, boolean preferred, Pos at) {
         Color colour = desk.colourOf(desk.profiled().get());
-        Rectangle r = new Rectangle(Math.max(1, WIDEST * count / Math.max(1, most)), HIGH, colour);
+        Rectangle r = new Rectangle(1, HIGH, colour);
+        r.widthProperty().bind(Bindings.max(1, longest.multiply((double) count / Math.max(1, most))));
         List<Trial> own =
                 c.trials().stream().filter(t -> t.worked() == preferred).toList();
         Button number = Ui.button(Integer.toString(count), () -> play.accept(own), "quiet");
