@@ -26,7 +26,38 @@ record ReadNumber(List<Reading> readings, NumberTrack track, ChangeMoment moment
         NumberTrack told = one
                 ? NumberTrack.of(readings.stream().map(ReadNumber::sevenIsOne).toList())
                 : track;
-        return told.changes().stream().map(moment::sharpened).toList();
+        return told.changes().stream()
+                .map(moment::sharpened)
+                .flatMap(c -> apart(kind, c).stream())
+                .toList();
+    }
+
+    /**
+     * More than one call can give, behind a hidden graphic, was two calls: advantages and penalties come one by one, and
+     * of points the lesser come first (a takedown or sweep, then the pass, then mount or back). What only the order
+     * tells is less sure.
+     */
+    static List<Change> apart(@Nullable ScoreKind kind, Change c) {
+        int by = c.after() - c.before();
+        if (kind == null || c.fromMs() == 0 || !ScoreChange.hidden(c.fromMs(), c.ms())) {
+            return List.of(c);
+        }
+        if (kind != ScoreKind.POINTS) {
+            return by == MOST ? split(c, 1, 1) : List.of(c);
+        }
+        return switch (by) {
+            case 5 -> split(c, 2, 0.5);
+            case 6 -> split(c, 2, 0.5);
+            case 7 -> split(c, 3, 0.5);
+            default -> List.of(c);
+        };
+    }
+
+    private static List<Change> split(Change c, int first, double sure) {
+        int middle = c.before() + first;
+        return List.of(
+                new Change(c.fromMs(), c.ms(), c.before(), middle, sure * c.confidence()),
+                new Change(c.fromMs(), c.ms(), middle, c.after(), sure * c.confidence()));
     }
 
     private static Reading sevenIsOne(Reading r) {

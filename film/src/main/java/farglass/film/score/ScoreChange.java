@@ -14,13 +14,18 @@ import java.util.Comparator;
 public record ScoreChange(long fromMs, long ms, int athlete, int column, int before, int after, double confidence) {
     public static final Comparator<ScoreChange> IN_FILM_ORDER = Comparator.comparingLong(ScoreChange::ms)
             .thenComparing(ScoreChange::column)
-            .thenComparing(ScoreChange::athlete);
+            .thenComparing(ScoreChange::athlete)
+            .thenComparing(ScoreChange::after);
 
     /** A change seen within this time happened on the picture, ms. */
     private static final long SEEN_MS = 1500;
 
     /** Whether the graphic was hidden when it changed, so that only an interval is known. */
     public boolean hidden() {
+        return hidden(fromMs, ms);
+    }
+
+    static boolean hidden(long fromMs, long ms) {
         return ms - fromMs > SEEN_MS;
     }
 
