@@ -5,6 +5,7 @@ import farglass.desk.Shell;
 import farglass.desk.profile.ProfileStation;
 import farglass.desk.shell.Desk;
 import farglass.desk.shell.Look;
+import farglass.lexicon.Lexicon;
 import farglass.store.Library;
 import farglass.work.session.LibraryContent;
 import java.io.BufferedReader;
@@ -33,6 +34,8 @@ final class SightBench {
     private static final List<String> STATIONS =
             List.of("assignment", "film", "tags", "profile", "match-up", "plan", "camp", "debrief");
     private static final List<String> PAGES = List.of("GAME", "SIDES", "CHART", "CHAINS", "CLAIMS", "REACTIONS");
+    private static final int MANY = 2000;
+    private static final int OWN = 60;
     private static final int PROFILE = 3;
     private static final int MATCHUP = 4;
 
@@ -43,20 +46,29 @@ final class SightBench {
         this.shell = shell;
     }
 
-    /** Starts the process twice: the first leaves the archive of classes that the second is measured with. */
+    /**
+     * Starts the process three times: the first leaves the archive of classes that the second is measured with on the
+     * demo, and the third on a large library, as far as the profile.
+     */
     static void start(Path folder) throws Exception {
         String archive = folder.resolve("window.jsa").toString();
-        launch(folder.resolve("first"), List.of("-XX:ArchiveClassesAtExit=" + archive), false);
-        launch(folder.resolve("second"), List.of("-XX:SharedArchiveFile=" + archive), true);
+        launch(folder.resolve("first"), List.of("-XX:ArchiveClassesAtExit=" + archive), 0, false);
+        launch(folder.resolve("second"), List.of("-XX:SharedArchiveFile=" + archive), 0, true);
+        System.out.printf(Locale.ROOT, "SightBench with %d matches, %d of the athlete%n", MANY, OWN);
+        launch(folder.resolve("third"), List.of("-XX:SharedArchiveFile=" + archive), MANY, true);
     }
 
-    private static void launch(Path folder, List<String> archive, boolean told) throws Exception {
+    private static void launch(Path folder, List<String> archive, int matches, boolean told) throws Exception {
         Files.createDirectories(folder);
         List<String> command = new ArrayList<>(List.of("java", "-Xlog:cds=off", "-Xlog:cds+dynamic=off"));
         command.addAll(archive);
         command.addAll(WindowOptions.read());
-        command.addAll(
-                List.of("-cp", System.getProperty("java.class.path"), SightBench.class.getName(), folder.toString()));
+        command.addAll(List.of(
+                "-cp",
+                System.getProperty("java.class.path"),
+                SightBench.class.getName(),
+                folder.toString(),
+                Integer.toString(matches)));
         Process p = new ProcessBuilder(command)
                 .redirectError(ProcessBuilder.Redirect.INHERIT)
                 .start();
@@ -72,43 +84,55 @@ final class SightBench {
         }
     }
 
-    /** @param args an empty folder */
+    /** @param args an empty folder, and how many matches lie in the library beside the demo; 0 for the demo alone */
     public static void main(String[] args) throws Exception {
         System.setProperty("glass.platform", "Monocle");
         System.setProperty("monocle.platform", "Headless");
         System.setProperty("prism.order", "sw");
         Path folder = Path.of(args[0]);
+        int matches = Integer.parseInt(args[1]);
         CountDownLatch started = new CountDownLatch(1);
         Platform.startup(started::countDown);
         started.await();
         SightBench[] made = new SightBench[1];
         CountDownLatch open = new CountDownLatch(1);
         Platform.runLater(() -> {
-            made[0] = open(folder);
+            made[0] = open(folder, matches);
             open.countDown();
         });
         open.await();
-        made[0].visit();
+        if (matches == 0) {
+            made[0].visit();
+        } else {
+            made[0].visitProfile();
+        }
         System.exit(0);
     }
 
-    private static SightBench open(Path folder) {
+    private static SightBench open(Path folder, int matches) {
         try {
             Look.load();
             Library library = Library.open(folder.resolve("w.farglass"), Clock.systemUTC());
             Demo.fill(library);
-            Shell shell = new Shell(new Desk(LibraryContent.of(library), Clock.systemUTC()));
+            if (matches > 0) {
+                library.addAll(new BigLibrary(Lexicon.builtIn()).of(matches, OWN));
+            }
+            Desk desk = new Desk(LibraryContent.of(library), Clock.systemUTC());
+            Shell shell = new Shell(desk);
             Stage stage = new Stage();
             stage.setScene(Look.scene(shell.view(), 1280, 800));
             stage.show();
             shell.shown();
+            if (matches > 0) {
+                desk.profiled().set(BigLibrary.STUDIED);
+            }
             return new SightBench(shell);
         } catch (Exception e) {
             throw new IllegalStateException(e);
         }
     }
 
-    private void visit() throws InterruptedException {
+    private void visitProfile() throws InterruptedException {
         Thread watch = new Thread(this::watch);
         watch.setDaemon(true);
         watch.start();
@@ -121,6 +145,10 @@ final class SightBench {
             measure(page.toLowerCase(Locale.ROOT) + ", first", SHORT_MS, () -> profile.go(page));
         }
         measure("report, again", SHORT_MS, () -> profile.go("REPORT"));
+    }
+
+    private void visit() throws InterruptedException {
+        visitProfile();
         for (int s = 0; s < STATIONS.size(); s++) {
             int station = s;
             if (station != PROFILE) {

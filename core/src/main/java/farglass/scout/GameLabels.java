@@ -18,6 +18,11 @@ public final class GameLabels {
     /** Words that stood well may make room for those that came after them. */
     private static final int ROUNDS = 3;
 
+    /** Between words and a way. */
+    private static final double AIR = 2;
+    /** Between words and their own way. */
+    private static final double GAP = 5;
+
     private static final double ON_BOX = 90;
     private static final double ON_WORDS = 40;
     private static final double OUTSIDE = 20;
@@ -37,14 +42,24 @@ public final class GameLabels {
             return x < o.x + o.w && o.x < x + w && y < o.y + o.h && o.y < y + h;
         }
 
+        Rect grown(double by) {
+            return new Rect(x - by, y - by, w + 2 * by, h + 2 * by);
+        }
+
         boolean holds(double px, double py) {
             return px > x && px < x + w && py > y && py < y + h;
         }
     }
 
-    /** Points along a way, in order, and the rectangle round them. */
-    private record Way(List<double[]> points, Rect round) {
-        static Way of(GameLayout.Curve c) {
+    /**
+     * A way.
+     *
+     * @param points along its middle, in order
+     * @param round the rectangle round them
+     * @param half of its width, with some air
+     */
+    private record Way(List<double[]> points, Rect round, double half) {
+        static Way of(GameLayout.Curve c, double wide) {
             List<double[]> points = new ArrayList<>();
             DoubleSummaryStatistics x = new DoubleSummaryStatistics();
             DoubleSummaryStatistics y = new DoubleSummaryStatistics();
@@ -57,10 +72,12 @@ public final class GameLabels {
             // a straight way has no width, and nothing would overlap it
             return new Way(
                     points,
-                    new Rect(x.getMin() - 1, y.getMin() - 1, x.getMax() - x.getMin() + 2, y.getMax() - y.getMin() + 2));
+                    new Rect(x.getMin() - 1, y.getMin() - 1, x.getMax() - x.getMin() + 2, y.getMax() - y.getMin() + 2),
+                    wide / 2 + AIR);
         }
 
-        int pointsIn(Rect r) {
+        int pointsIn(Rect words) {
+            Rect r = words.grown(half);
             int n = 0;
             if (r.overlaps(round)) {
                 for (double[] p : points) {
@@ -85,15 +102,21 @@ public final class GameLabels {
             boxes.add(new Rect(s.x() - s.w() / 2, s.y() - s.h() / 2, s.w(), s.h()));
         }
         for (GameFigure.Link l : layout.figure().links()) {
-            ways.add(Way.of(layout.curve(l)));
+            ways.add(Way.of(layout.curve(l), layout.line(l)));
         }
         List<GameFigure.Link> order = new ArrayList<>(layout.figure().links());
         order.sort((a, b) -> Integer.compare(b.tries(), a.tries()));
-        for (int round = 0; round < ROUNDS; round++) {
+        IdentityHashMap<GameFigure.Link, double[]> sizes = new IdentityHashMap<>();
+        order.forEach(l -> sizes.put(l, size.of(l)));
+        boolean moved = true;
+        for (int round = 0; round < ROUNDS && moved; round++) {
+            moved = false;
             for (GameFigure.Link l : order) {
-                double[] wh = size.of(l);
-                placed.remove(l);
-                placed.put(l, best(l, wh[0], wh[1]));
+                double[] wh = Objects.requireNonNull(sizes.get(l));
+                Rect before = placed.remove(l);
+                Rect now = best(l, wh[0], wh[1]);
+                placed.put(l, now);
+                moved |= !now.equals(before);
             }
         }
     }
@@ -105,11 +128,16 @@ public final class GameLabels {
 
     private Rect best(GameFigure.Link l, double w, double h) {
         GameLayout.Curve c = layout.curve(l);
-        double gap = layout.line(l) / 2 + 4;
+        double gap = layout.line(l) / 2 + GAP;
         double aside = layout.spot(layout.figure().boxes().get(0)).h() / 2 + 3;
         Rect best = null;
         double least = Double.MAX_VALUE;
         for (double t : ALONG) {
+            double off = OFF_MIDDLE * Math.abs(t - 0.5);
+            if (off >= least) {
+                // nor is any place further from the middle better
+                break;
+            }
             double[] p = c.at(t);
             for (Rect r : List.of(
                     new Rect(p[0] + gap, p[1] - h / 2, w, h),
@@ -124,7 +152,7 @@ public final class GameLabels {
                     // between two boxes side by side there is no room but above and below them
                     new Rect(p[0] - w / 2, p[1] - aside - h, w, h),
                     new Rect(p[0] - w / 2, p[1] + aside, w, h))) {
-                double cost = cost(r) + OFF_MIDDLE * Math.abs(t - 0.5);
+                double cost = off + cost(r);
                 if (cost < least) {
                     least = cost;
                     best = r;

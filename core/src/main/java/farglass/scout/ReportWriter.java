@@ -15,6 +15,8 @@ public final class ReportWriter {
     private static final Pattern WHOLE = Pattern.compile("\\d{1,9}");
 
     /** Letters of a line beside a way. */
+    private static final int SHORTEST = 2;
+
     private static final int LINE = 15;
 
     private final ResourceBundle words;
@@ -68,7 +70,7 @@ public final class ReportWriter {
         }
         StringBuilder line = new StringBuilder();
         for (String word : name.split(" ")) {
-            if (line.length() > 0 && line.length() + word.length() >= LINE) {
+            if (line.length() > SHORTEST && line.length() + word.length() >= LINE) {
                 lines.add(line.toString());
                 line.setLength(0);
             }

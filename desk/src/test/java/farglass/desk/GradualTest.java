@@ -6,13 +6,17 @@ import farglass.desk.shell.Gradual;
 import farglass.desk.shell.Ui;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.concurrent.atomic.AtomicInteger;
 import java.util.concurrent.atomic.AtomicReference;
 import java.util.function.Supplier;
 import java.util.stream.IntStream;
 import javafx.collections.ListChangeListener;
 import javafx.scene.Node;
 import javafx.scene.control.Control;
+import javafx.scene.control.Label;
 import javafx.scene.control.Labeled;
+import javafx.scene.control.ListCell;
+import javafx.scene.control.ListView;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
@@ -178,5 +182,58 @@ class GradualTest extends DeskDriver {
         await("the next one is styled", () -> shell.station(6).view().getScene() != null);
         assertThat(onFx(() -> scene.lookup(".slider"))).isNotNull();
         assertThat(gone).isEmpty();
+    }
+
+    @Test
+    void aListGrowsFromItsTopAndMakesOnlyRowsInSight() throws Exception {
+        AtomicInteger cells = new AtomicInteger();
+        AtomicInteger made = new AtomicInteger();
+        List<Integer> perPulse = new ArrayList<>();
+        ListView<Integer> list = onFx(() -> {
+            ListView<Integer> made60 = Gradual.unfolding(new ListView<>());
+            made60.setCellFactory(v -> {
+                cells.incrementAndGet();
+                return new ListCell<>() {
+                    @Override
+                    protected void updateItem(Integer item, boolean empty) {
+                        super.updateItem(item, empty);
+                        if (empty) {
+                            setGraphic(null);
+                        } else {
+                            Gradual.row(this, () -> {
+                                made.incrementAndGet();
+                                Label label = Ui.label("row " + item);
+                                label.setMinHeight(48);
+                                return label;
+                            });
+                        }
+                    }
+                };
+            });
+            made60.getItems().setAll(IntStream.range(0, 60).boxed().toList());
+            scene.addPostLayoutPulseListener(() -> perPulse.add(cells.get()));
+            ((StackPane) scene.getRoot()).getChildren().add(made60);
+            return made60;
+        });
+        settle();
+        double height = onFx(list::getHeight);
+        assertThat(height)
+                .isEqualTo(onFx(() -> scene.getRoot().getLayoutBounds().getHeight()));
+        int most = 0;
+        for (int i = 1; i < perPulse.size(); i++) {
+            most = Math.max(most, perPulse.get(i) - perPulse.get(i - 1));
+        }
+        assertThat(most).as("rows that came in one pulse").isBetween(1, 6);
+        List<ListCell<?>> rows = new ArrayList<>();
+        onFx(() -> {
+            for (Node n : list.lookupAll(".list-cell")) {
+                if (n instanceof ListCell<?> c && c.isVisible() && c.getParent().isVisible() && !c.isEmpty()) {
+                    rows.add(c);
+                }
+            }
+            return null;
+        });
+        assertThat(rows).hasSizeGreaterThan(10).allMatch(c -> c.getGraphic() instanceof Labeled);
+        assertThat(made.get()).as("contents made").isLessThan(2 * rows.size());
     }
 }

@@ -1,6 +1,7 @@
 package farglass.desk.assignment;
 
 import farglass.desk.shell.Desk;
+import farglass.desk.shell.Gradual;
 import farglass.desk.shell.Keys;
 import farglass.desk.shell.Station;
 import farglass.desk.shell.Ui;
@@ -39,7 +40,7 @@ public final class AssignmentStation implements Station, Keys.Bound {
     private final Desk desk;
     private final Node steps;
     private final Runnable toFilm;
-    private final ListView<MatchRecord> list = new ListView<>();
+    private final ListView<MatchRecord> list = Gradual.unfolding(new ListView<>());
     private final CheckBox onlyOpponents = new CheckBox(Words.of("matches.only"));
     private final Label count = Ui.label("", "soft");
     private final Keys keys = new Keys();

@@ -53,7 +53,8 @@ final class BriefShow extends VBox {
         setPadding(new Insets(34, 54, 30, 54));
         setFocusTraversable(true);
         this.moment = new MomentView(desk, "", (match, tag) -> {}).large(560);
-        this.game = new GameView(desk.lexicon(), new ReportWriter(Locale.ENGLISH), this::play);
+        this.game =
+                new GameView(desk.tasks(), "brief-game", desk.lexicon(), new ReportWriter(Locale.ENGLISH), this::play);
         text.setId("slide-text");
         notes.setId("slide-notes");
         notes.setVisible(false);

@@ -8,7 +8,10 @@ import farglass.scout.GameLabels;
 import farglass.scout.GameLayout;
 import farglass.scout.ReportWriter;
 import farglass.stats.Trial;
+import farglass.work.task.Tasks;
+import java.util.IdentityHashMap;
 import java.util.List;
+import java.util.Objects;
 import java.util.function.Consumer;
 import javafx.geometry.VPos;
 import javafx.scene.canvas.Canvas;
@@ -28,6 +31,7 @@ public final class GameView extends Region {
     private static final Font NAME = Font.font("Barlow Condensed SemiBold", 14);
     private static final Font COUNT = Font.font("Barlow Condensed", 13);
 
+    private final Tasks tasks;
     private final Lexicon lexicon;
     private final ReportWriter writer;
     private final Canvas canvas = new Canvas();
@@ -39,11 +43,16 @@ public final class GameView extends Region {
 
     private Color colour = Look.THEIRS;
 
-    /** @param play gets the attempts of a way that is clicked */
-    public GameView(Lexicon lexicon, ReportWriter writer, Consumer<List<Trial>> play) {
+    /**
+     * @param tasks where the places of words are found
+     * @param id of the view; no other with the same one is in sight
+     * @param play gets the attempts of a way that is clicked
+     */
+    public GameView(Tasks tasks, String id, Lexicon lexicon, ReportWriter writer, Consumer<List<Trial>> play) {
+        this.tasks = tasks;
         this.lexicon = lexicon;
         this.writer = writer;
-        setId("game");
+        setId(id);
         measure.setFont(COUNT);
         getChildren().add(canvas);
         Tooltip.install(this, tip);
@@ -119,10 +128,24 @@ public final class GameView extends Region {
         for (GameFigure.Box b : figure.boxes()) {
             box(g, layout.spot(b), writer.box(b, lexicon), b.kind() == GameFigure.Kind.FINISH);
         }
+        IdentityHashMap<GameFigure.Link, double[]> sizes = new IdentityHashMap<>();
+        figure.links().forEach(l -> sizes.put(l, size(writer.link(l, lexicon))));
+        tasks.query(
+                "words of " + getId(),
+                () -> new GameLabels(layout, l -> Objects.requireNonNull(sizes.get(l))),
+                labels -> words(layout.figure(), labels),
+                e -> {
+                    throw new IllegalStateException(e);
+                });
+    }
+
+    /** Words stand on what is drawn already; what was drawn anew meanwhile asks anew. */
+    private void words(GameFigure of, GameLabels labels) {
+        GraphicsContext g = canvas.getGraphicsContext2D();
         g.setFont(COUNT);
         g.setTextAlign(TextAlignment.LEFT);
-        GameLabels labels = new GameLabels(layout, l -> size(writer.link(l, lexicon)));
-        for (GameFigure.Link l : figure.links()) {
+        g.setTextBaseline(VPos.CENTER);
+        for (GameFigure.Link l : of.links()) {
             GameLabels.Rect at = labels.of(l);
             double y = at.y() + LINE / 2;
             g.setFill(Look.INK);

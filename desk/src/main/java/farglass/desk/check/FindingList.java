@@ -1,5 +1,6 @@
 package farglass.desk.check;
 
+import farglass.desk.shell.Gradual;
 import farglass.desk.shell.Ui;
 import farglass.desk.shell.Words;
 import farglass.match.Finding;
@@ -17,7 +18,7 @@ import javafx.scene.layout.VBox;
 
 /** What is doubtful, one under the other: how bad, when, what, and what would put it right. */
 final class FindingList {
-    private final ListView<Finding> list = new ListView<>();
+    private final ListView<Finding> list = Gradual.unfolding(new ListView<>());
     private boolean filling;
     private int place = -1;
     private String shownMatch;

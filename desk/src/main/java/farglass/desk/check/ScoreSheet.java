@@ -1,6 +1,7 @@
 package farglass.desk.check;
 
 import farglass.desk.shell.Desk;
+import farglass.desk.shell.Gradual;
 import farglass.desk.shell.Look;
 import farglass.desk.shell.Ui;
 import farglass.desk.shell.Words;
@@ -29,7 +30,7 @@ final class ScoreSheet extends VBox {
     private final Label board = Ui.label("", "score-board");
     private final Label verdict = Ui.prose("", "claim-sentence");
     private final Label control = Ui.label("", "soft");
-    private final ListView<Line> lines = new ListView<>();
+    private final ListView<Line> lines = Gradual.unfolding(new ListView<>());
     private MatchRecord record;
 
     /** @param given whether something was given for it */

@@ -22,7 +22,7 @@ import javafx.scene.shape.Rectangle;
 /** The tags of the record, one a line. */
 final class RecordList {
     private static final double ROW = 30;
-    private final ListView<Row> list = new ListView<>();
+    private final ListView<Row> list = Gradual.unfolding(new ListView<>());
     private final Desk desk;
     private final RecordClock clock;
     private boolean filling;

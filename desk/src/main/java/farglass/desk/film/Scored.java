@@ -2,6 +2,7 @@ package farglass.desk.film;
 
 import farglass.desk.player.FilmView;
 import farglass.desk.shell.Desk;
+import farglass.desk.shell.Gradual;
 import farglass.desk.shell.Ui;
 import farglass.desk.shell.Words;
 import farglass.match.CallKind;
@@ -48,7 +49,7 @@ final class Scored {
     private final Desk desk;
     private final FilmView film;
     private final Angles angles;
-    private final ListView<Row> list = new ListView<>();
+    private final ListView<Row> list = Gradual.unfolding(new ListView<>());
     private final Label count = Ui.label("", "soft");
     private final Button all = Ui.button("", this::takeAll, "strong-button");
     private final VBox sheet;

@@ -26,6 +26,7 @@ import javafx.beans.binding.Bindings;
 import javafx.beans.value.ObservableValue;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
+import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
@@ -33,6 +34,7 @@ import javafx.scene.control.TextArea;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.HBox;
+import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import javafx.util.StringConverter;
@@ -143,6 +145,10 @@ public final class PlanStation implements Station, Keys.Bound {
                 brief,
                 Ui.button(Words.of("plan.card"), papers::chooseCard, "strong-button"));
         head.setAlignment(Pos.CENTER_LEFT);
+        // a long name gives way to the buttons
+        head.getChildren().stream()
+                .filter(Button.class::isInstance)
+                .forEach(b -> ((Button) b).setMinWidth(Region.USE_PREF_SIZE));
         ScrollPane canvas = new ScrollPane(tree);
         canvas.getStyleClass().add("plain");
         VBox own = new VBox(8);

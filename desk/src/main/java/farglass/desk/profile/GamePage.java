@@ -33,7 +33,7 @@ final class GamePage extends VBox {
         super(8);
         this.desk = desk;
         this.play = play;
-        this.view = new GameView(desk.lexicon(), writer, play);
+        this.view = new GameView(desk.tasks(), "game", desk.lexicon(), writer, play);
         view.setMinHeight(300);
         HBox head = new HBox(
                 8,

@@ -39,6 +39,7 @@ final class PageList extends ListView<PageRow> {
         this.deeds = deeds;
         this.playAll = playAll;
         getStyleClass().add("claims");
+        Gradual.unfolding(this);
         setCellFactory(v -> new Cell());
         setPlaceholder(Ui.empty(Words.of("profile.empty")));
     }

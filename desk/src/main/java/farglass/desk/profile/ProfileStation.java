@@ -277,7 +277,8 @@ public final class ProfileStation implements Station, Keys.Bound {
         }
         Filter filter = filters.filter();
         run(asked == null ? work(here, who, filter) : answerTo(asked, who, filter));
-        desk.tasks().query("profile-basis", () -> profiles.evidence(who, filter), this::showBasis, this::failed);
+        desk.tasks()
+                .query("profile-basis", () -> Basis.of(profiles.evidence(who, filter)), this::showBasis, this::failed);
     }
 
     /** Gives what to show once it has been worked out. */
@@ -416,10 +417,17 @@ public final class ProfileStation implements Station, Keys.Bound {
                 : e.matches().stream().map(s -> s.record().id()).toList();
     }
 
-    private void showBasis(Evidence e) {
-        counted = e;
-        basis.setText(Words.of("profile.basis", e.matches().size(), Math.round(e.exposureMs() / 60_000.0)));
-        tides.show(e);
+    /** The matches that are counted, and how long they show the match. */
+    private record Basis(Evidence evidence, long minutes) {
+        static Basis of(Evidence e) {
+            return new Basis(e, Math.round(e.exposureMs() / 60_000.0));
+        }
+    }
+
+    private void showBasis(Basis b) {
+        counted = b.evidence();
+        basis.setText(Words.of("profile.basis", counted.matches().size(), b.minutes()));
+        tides.show(counted);
     }
 
     private void open(String match) {

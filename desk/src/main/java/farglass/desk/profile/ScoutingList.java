@@ -37,6 +37,7 @@ final class ScoutingList extends ListView<ScoutingRow> {
         this.deeds = deeds;
         setId("scouting");
         getStyleClass().addAll("claims", "scouting");
+        Gradual.unfolding(this);
         setCellFactory(v -> new Cell());
         setPlaceholder(Ui.empty(Words.of("profile.empty")));
     }

@@ -10,12 +10,14 @@ import javafx.animation.AnimationTimer;
 import javafx.application.Platform;
 import javafx.beans.InvalidationListener;
 import javafx.beans.Observable;
+import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.Parent;
 import javafx.scene.Scene;
 import javafx.scene.control.ListCell;
 import javafx.scene.layout.Pane;
 import javafx.scene.layout.Region;
+import javafx.scene.layout.StackPane;
 
 /**
  * Brings what is new into sight piece by piece. A control costs most when it is styled for the first time, and a page
@@ -24,9 +26,13 @@ import javafx.scene.layout.Region;
  */
 public final class Gradual {
     /** What a pulse may spend here; layout and painting of what came in are added to it. */
-    private static final long SHARE_NANOS = 3_000_000;
+    private static final long SHARE_NANOS = 2_000_000;
     /** About the height of a row, which stands in its place until it is made. */
     private static final double ROW = 48;
+    /** What of a list comes in a pulse: two rows. */
+    private static final double UNFOLDED = 2 * ROW;
+    /** Pulses that it waits for room. */
+    private static final int WAITS = 3;
 
     private final Deque<Job> jobs = new ArrayDeque<>();
     private final List<Runnable> deeds = new ArrayList<>();
@@ -91,14 +97,38 @@ public final class Gradual {
      */
     public static void row(ListCell<?> cell, Supplier<? extends Node> content) {
         Scene scene = cell.getScene();
+        if (forMeasure(cell)) {
+            cell.setGraphic(place());
+            return;
+        }
         if (scene != null && of(scene).timeLeft()) {
             cell.setGraphic(content.get());
             return;
         }
-        Region place = new Region();
-        place.setMinHeight(ROW);
+        Region place = place();
         cell.setGraphic(place);
         new Row(cell, place, content).follow();
+    }
+
+    private static Region place() {
+        Region place = new Region();
+        place.setMinHeight(ROW);
+        return place;
+    }
+
+    /** Whether a list only asks how high rows out of sight may be, to tell how long it is. */
+    private static boolean forMeasure(ListCell<?> cell) {
+        return cell.getParent() != null && !cell.getParent().isVisible();
+    }
+
+    /**
+     * A list that comes into sight for the first time grows from its top: all the rows that it can show are made as
+     * soon as it is laid out, whatever stands in them. Where it has more room than it takes, it is laid at the top.
+     */
+    public static <L extends Region> L unfolding(L list) {
+        StackPane.setAlignment(list, Pos.TOP_LEFT);
+        new Unfolding(list).follow();
+        return list;
     }
 
     /** Runs something when all that waits in a node's window is in place, or at once if nothing waits. */
@@ -144,9 +174,10 @@ public final class Gradual {
             return;
         }
         begin();
+        boolean more;
         do {
-            jobs.getFirst().step();
-        } while (timeLeft() && !jobs.isEmpty());
+            more = jobs.getFirst().step();
+        } while (more && timeLeft() && !jobs.isEmpty());
     }
 
     private boolean timeLeft() {
@@ -172,8 +203,20 @@ public final class Gradual {
             this.owner = owner;
         }
 
-        /** One step; the last one ends it. */
-        abstract void step();
+        /**
+         * One step; the last one ends it.
+         *
+         * @return whether there may be others in this pulse
+         */
+        abstract boolean step();
+
+        /** Has its next turn after all others. */
+        void goBehind() {
+            if (queue != null) {
+                queue.jobs.remove(this);
+                queue.jobs.add(this);
+            }
+        }
 
         void follow() {
             owner.sceneProperty().addListener(this);
@@ -220,7 +263,7 @@ public final class Gradual {
         }
 
         @Override
-        void step() {
+        boolean step() {
             if (waiting.size() <= 1) {
                 end();
             }
@@ -238,6 +281,7 @@ public final class Gradual {
             if (fixed.isEmpty() && waiting.isEmpty() && there < children.size()) {
                 children.subList(there, children.size()).clear();
             }
+            return true;
         }
     }
 
@@ -253,11 +297,45 @@ public final class Gradual {
         }
 
         @Override
-        void step() {
+        boolean step() {
             end();
             Node made = content.get();
             cell.setGraphic(made);
             made.applyCss();
+            return true;
+        }
+    }
+
+    private static final class Unfolding extends Job {
+        private final Region list;
+        private double high;
+        /** Pulses without any room, as before the first layout. */
+        private int waited;
+
+        Unfolding(Region list) {
+            super(list);
+            this.list = list;
+            list.setMaxHeight(0);
+        }
+
+        @Override
+        boolean step() {
+            double room = list.getParent().getLayoutBounds().getHeight();
+            if (room <= 0 && waited < WAITS) {
+                waited++;
+                goBehind();
+                return false;
+            }
+            high += UNFOLDED;
+            if (high >= room) {
+                end();
+                list.setMaxHeight(Region.USE_COMPUTED_SIZE);
+            } else {
+                list.setMaxHeight(high);
+                goBehind();
+            }
+            // its rows are made when it is laid out
+            return false;
         }
     }
 }

@@ -30,8 +30,8 @@ public final class Tasks implements AutoCloseable {
 
     private final ExecutorService writer = Executors.newSingleThreadExecutor(r -> daemon(r, "library-writer"));
     private final ExecutorService commands = Executors.newSingleThreadExecutor(r -> daemon(r, "commands"));
-    private final ExecutorService workers = Executors.newFixedThreadPool(2, r -> daemon(r, "worker"));
-    private final ExecutorService longWorker = Executors.newSingleThreadExecutor(r -> daemon(r, "long-work"));
+    private final ExecutorService workers = Executors.newFixedThreadPool(2, r -> yielding(r, "worker"));
+    private final ExecutorService longWorker = Executors.newSingleThreadExecutor(r -> yielding(r, "long-work"));
     private final Map<String, AtomicLong> newest = new ConcurrentHashMap<>();
     private final Map<Long, String> pending = new ConcurrentSkipListMap<>();
     private final AtomicLong begun = new AtomicLong();
@@ -65,6 +65,17 @@ public final class Tasks implements AutoCloseable {
     public interface LongTask {
         /** Runs to its end or until it is cancelled; progress is the share done, 0 to 1. */
         void run(DoubleConsumer progress, BooleanSupplier cancelled);
+    }
+
+    /**
+     * What is computed leaves the processors to what the user sees and hears; so do the threads that it begins. Nothing
+     * relies on it: where the system does not heed it, all is as before.
+     */
+    @SuppressWarnings("ThreadPriorityCheck")
+    private static Thread yielding(Runnable r, String name) {
+        Thread t = daemon(r, name);
+        t.setPriority(Thread.MIN_PRIORITY);
+        return t;
     }
 
     private static Thread daemon(Runnable r, String name) {

@@ -244,4 +244,27 @@ class TasksTest {
         assertThat(told.get(0)).contains("not enough memory").contains("kept");
         assertThat(told.get(1)).contains("StackOverflowError");
     }
+
+    @Test
+    void whatIsComputedYieldsAndWhatIsSavedDoesNot() throws Exception {
+        List<Integer> priorities = Collections.synchronizedList(new ArrayList<>());
+        CountDownLatch all = new CountDownLatch(3);
+        Runnable note = () -> {
+            priorities.add(Thread.currentThread().getPriority());
+            all.countDown();
+        };
+        tasks.write(() -> own(note), x -> {}, e -> {});
+        while (priorities.isEmpty()) {
+            Thread.onSpinWait();
+        }
+        tasks.query("asked", () -> own(note), x -> {}, e -> {});
+        tasks.longTask("long", (progress, cancelled) -> note.run());
+        assertThat(all.await(10, TimeUnit.SECONDS)).isTrue();
+        assertThat(priorities).containsExactly(Thread.NORM_PRIORITY, Thread.MIN_PRIORITY, Thread.MIN_PRIORITY);
+    }
+
+    private static boolean own(Runnable r) {
+        r.run();
+        return true;
+    }
 }
