@@ -4,11 +4,14 @@ import farglass.profile.Claim;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Optional;
 
 /** What beats the athlete: what the others do better than usual, bad places, punished errors. */
 final class BeatenPart {
     private static final int MOST = 4;
     private static final int PUNISHED = 2;
+    /** Places that are held against the athlete. */
+    static final List<String> BAD_PLACES = List.of("place.pinned", "place.backGiven");
 
     private BeatenPart() {}
 
@@ -34,7 +37,7 @@ final class BeatenPart {
                                 Known.n(c),
                                 Known.others(c))
                         .build()));
-        for (String place : List.of("place.pinned", "place.backGiven")) {
+        for (String place : BAD_PLACES) {
             TimeThere.sentence(k, "beaten.", place).ifPresent(list::add);
         }
         k.firm("finish.lost")
@@ -43,10 +46,20 @@ final class BeatenPart {
                         .say("beaten.submitted", c, Assertion.Says.COUNTED, Known.x(c), Known.n(c))
                         .others(c)
                         .build()));
-        k.all("error.").stream()
+        error(k, "beaten.").ifPresent(list::add);
+        return list.subList(0, Math.min(MOST, list.size()));
+    }
+
+    /**
+     * The error that was punished most, when it was more than once.
+     *
+     * @param part before the name of the sentence
+     */
+    static Optional<Sentence> error(Known k, String part) {
+        return k.all("error.").stream()
                 .filter(c -> Integer.parseInt(c.args().get(2)) >= PUNISHED)
-                .limit(1)
-                .forEach(c -> list.add(new Sentence.Builder("beaten." + c.id())
+                .findFirst()
+                .map(c -> new Sentence.Builder(part + c.id())
                         .say(
                                 "beaten.error",
                                 c,
@@ -54,7 +67,6 @@ final class BeatenPart {
                                 c.args().get(1),
                                 c.args().get(3),
                                 c.args().get(2))
-                        .build()));
-        return list.subList(0, Math.min(MOST, list.size()));
+                        .build());
     }
 }

@@ -67,7 +67,8 @@ final class Edges {
     }
 
     /**
-     * Where the athlete can be beaten: what the others land against him more often than usual, or with more success.
+     * Where the athlete can be beaten: what the others land against him more often than usual, or with more success;
+     * then, not to be weighed in points, an error that was punished and bad places in which he is often.
      */
     static List<Edge> openings(Known k, Stakes stakes) {
         List<Edge> edges = new ArrayList<>();
@@ -103,6 +104,10 @@ final class Edges {
                         .build();
                 edges.add(edge(s, code, false, brings, stakes));
             }
+        }
+        BeatenPart.error(k, "opening.").ifPresent(e -> edges.add(unweighed(e)));
+        for (String place : BeatenPart.BAD_PLACES) {
+            TimeThere.sentence(k, "opening." + place, "beaten.", place).ifPresent(e -> edges.add(unweighed(e)));
         }
         for (String technique : stakes.best()) {
             ours(k, technique, stakes).ifPresent(edges::add);
@@ -163,6 +168,10 @@ final class Edges {
     private static String inSo(Known k, Claim rate) {
         double tens = k.profile().evidence().exposureMs() / TEN_MINUTES_MS;
         return String.format(Locale.ROOT, "%.1f", Known.average(rate) * tens);
+    }
+
+    private static Edge unweighed(Sentence s) {
+        return new Edge(s, 0, false, Optional.empty());
     }
 
     private static Edge edge(Sentence s, String technique, boolean theirs, double brings, Stakes stakes) {

@@ -11,9 +11,14 @@ final class TimeThere {
      * @param place name of the claim
      */
     static Optional<Sentence> sentence(Known k, String part, String place) {
+        return sentence(k, part + place, part, place);
+    }
+
+    /** The same under another name. */
+    static Optional<Sentence> sentence(Known k, String name, String part, String place) {
         return k.firm(place)
                 .filter(Known::above)
-                .map(c -> new Sentence.Builder(part + place)
+                .map(c -> new Sentence.Builder(name)
                         .say(
                                 part + place,
                                 c,

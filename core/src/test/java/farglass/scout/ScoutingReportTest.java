@@ -143,4 +143,18 @@ class ScoutingReportTest {
         assertThat(r.dangers().get(0).answer()).isEmpty();
         assertThat(r.openings()).extracting(e -> e.sentence().id()).contains("opening.ours.back-take");
     }
+
+    @Test
+    void aPunishedErrorIsAnOpeningBehindThoseThatAreWeighed() {
+        Profile p = profile("juno-fastrel");
+        assertThat(ScoutingReport.of(p).openings()).singleElement().satisfies(e -> {
+            assertThat(e.sentence().id()).startsWith("opening.error.");
+            assertThat(e.sentence().moments()).hasSize(3);
+            assertThat(e.worth()).isZero();
+            assertThat(e.against()).isFalse();
+        });
+        List<Edge> weighed =
+                ScoutingReport.of(p, new FixedStakes("double-leg", "guillotine")).openings();
+        assertThat(weighed.get(weighed.size() - 1).sentence().id()).startsWith("opening.error.");
+    }
 }

@@ -23,6 +23,8 @@ import javafx.scene.layout.VBox;
 /** One sentence of the report with its grade, and with its worth and our answer where it is a danger or an opening. */
 final class SentenceView extends VBox {
     private static final double PLAY = 62;
+    /** Points a match that are told. */
+    private static final double LEAST_SAID = 0.05;
 
     private final ScoutingRow.Told row;
     private final ScoutingActions deeds;
@@ -91,6 +93,9 @@ final class SentenceView extends VBox {
     }
 
     private static String worth(Edge e) {
+        if (!e.against() && e.worth() < LEAST_SAID) {
+            return "";
+        }
         String number = String.format(Locale.ROOT, "%.1f", e.worth());
         return Words.of(e.against() ? "scouting.worth" : "scouting.brings", number);
     }
