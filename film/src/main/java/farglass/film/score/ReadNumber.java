@@ -33,9 +33,9 @@ record ReadNumber(List<Reading> readings, NumberTrack track, ChangeMoment moment
     }
 
     /**
-     * More than one call can give, behind a hidden graphic, was two calls: advantages and penalties come one by one, and
-     * of points the lesser come first (a takedown or sweep, then the pass, then mount or back). What only the order
-     * tells is less sure.
+     * More than one call can give, behind a hidden graphic, was two calls: advantages and penalties come one by one,
+     * and of points the lesser come first (a takedown or sweep, then the pass, then mount or back). What only the
+     * order tells is less sure.
      */
     static List<Change> apart(@Nullable ScoreKind kind, Change c) {
         int by = c.after() - c.before();
