@@ -153,8 +153,8 @@ class ScoutingReportTest {
             assertThat(e.worth()).isZero();
             assertThat(e.against()).isFalse();
         });
-        List<Edge> weighed =
-                ScoutingReport.of(p, new FixedStakes("double-leg", "guillotine")).openings();
+        List<Edge> weighed = ScoutingReport.of(p, new FixedStakes("double-leg", "guillotine"))
+                .openings();
         assertThat(weighed.get(weighed.size() - 1).sentence().id()).startsWith("opening.error.");
     }
 }
