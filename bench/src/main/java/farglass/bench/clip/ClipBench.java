@@ -172,8 +172,9 @@ public final class ClipBench {
         }
     }
 
+    /** A name as a reader compares it: spaces, points and case aside. */
     private static String bare(String name) {
-        return name.replace(" ", "").toUpperCase(Locale.ROOT);
+        return name.replaceAll("[ .]", "").toUpperCase(Locale.ROOT);
     }
 
     private static MapProposal map(Path clip) {
