@@ -61,7 +61,7 @@ public final class ReportWriter {
     public List<String> link(GameFigure.Link l, Lexicon lexicon) {
         List<String> lines = new ArrayList<>();
         String name = String.valueOf(lexicon.techniqueName(l.technique()));
-        if (l.technique().startsWith("to-")) {
+        if (advance(l)) {
             name = format(
                     "game.to",
                     lexicon.technique(l.technique())
@@ -83,13 +83,19 @@ public final class ReportWriter {
 
     /** A way in full, for those who do not see the drawing. */
     public String way(GameFigure f, GameFigure.Link l, Lexicon lexicon) {
+        // an advance is named after where it leads
+        String way = advance(l) ? "game.advance" : "game.way";
         return format(
-                l.second() ? "game.way.second" : "game.way",
+                l.second() ? way + ".second" : way,
                 box(f.box(l.from()).orElseThrow(), lexicon),
                 lexicon.techniqueName(l.technique()),
                 box(f.box(l.to()).orElseThrow(), lexicon),
                 l.worked(),
                 l.tries());
+    }
+
+    private static boolean advance(GameFigure.Link l) {
+        return l.technique().startsWith("to-");
     }
 
     /** Whole numbers as such, so that the language may have its own word for one and for many. */

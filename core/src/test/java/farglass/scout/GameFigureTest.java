@@ -34,6 +34,11 @@ class GameFigureTest {
         GameFigure.Link pull = f.links().get(0);
         assertThat(WRITER.link(pull, LEXICON)).containsExactly("guard pull", "13 of 13");
         assertThat(WRITER.way(f, pull, LEXICON)).startsWith("From: on the feet").contains("lasso guard");
+        GameFigure.Link advance = f.links().stream()
+                .filter(l -> l.technique().equals("to-mount"))
+                .findFirst()
+                .orElseThrow();
+        assertThat(WRITER.way(f, advance, LEXICON)).startsWith("From: side control, on to mount: ");
         GameFigure.Link triangle = f.links().stream()
                 .filter(l -> l.technique().equals("triangle"))
                 .findFirst()

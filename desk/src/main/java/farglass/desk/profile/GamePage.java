@@ -15,8 +15,10 @@ import java.util.List;
 import java.util.Locale;
 import java.util.function.Consumer;
 import javafx.geometry.Pos;
+import javafx.scene.control.Button;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
+import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import javafx.stage.FileChooser;
 
@@ -35,11 +37,9 @@ final class GamePage extends VBox {
         this.play = play;
         this.view = new GameView(desk.tasks(), "game", desk.lexicon(), writer, play);
         view.setMinHeight(300);
-        HBox head = new HBox(
-                8,
-                Ui.label(Words.of("game.legend"), "legend"),
-                Ui.spring(),
-                Ui.button(Words.of("game.keep"), this::choose, "choice"));
+        Button keep = Ui.button(Words.of("game.keep"), this::choose, "choice");
+        keep.setMinWidth(Region.USE_PREF_SIZE);
+        HBox head = new HBox(8, Ui.prose(Words.of("game.legend"), "legend"), Ui.spring(), keep);
         head.setAlignment(Pos.CENTER_LEFT);
         getChildren().addAll(head, Ui.grow(view), words);
     }
