@@ -51,7 +51,7 @@ final class BeatenPart {
     }
 
     /**
-     * The error that was punished most, when it was more than once.
+     * The first of the errors that was punished more than once.
      *
      * @param part before the name of the sentence
      */
