@@ -4,6 +4,7 @@ import farglass.film.Box;
 import farglass.film.FilmException;
 import farglass.film.FilmFile;
 import farglass.film.map.ClockRuns.Run;
+import farglass.film.score.CloseLook;
 import farglass.film.score.Layout;
 import farglass.film.score.MovedGraphic;
 import farglass.film.score.RowLook;
@@ -146,11 +147,12 @@ public final class MapFinder {
 
     private ScoreGraphic graphic(SampledWords words, @Nullable Box clock, TextReader reader, BooleanSupplier cancelled)
             throws FilmException {
-        return Layout.of(
+        ScoreGraphic graphic = Layout.of(
                 RowLook.along(film, words, clock, reader, cancelled),
                 clock,
                 film.info().width(),
                 film.info().height());
+        return CloseLook.at(film, graphic, words, clock, reader);
     }
 
     private MapProposal find(

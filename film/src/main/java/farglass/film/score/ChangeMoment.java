@@ -69,8 +69,7 @@ final class ChangeMoment {
     }
 
     private GrayPicture mean(ScoreCrops crops, List<Integer> steps) {
-        return GrayPicture.mean(steps.stream()
-                .map(i -> ScoreCrops.middle(crops.picture(column, athlete, i)))
-                .toList());
+        return GrayPicture.mean(
+                steps.stream().map(i -> crops.middle(column, athlete, i)).toList());
     }
 }

@@ -30,6 +30,8 @@ record NumberTrack(List<Change> changes, double support) {
     private static final double UNMOVED = 3;
     /** Any other change upwards. */
     private static final double UP = 6.5;
+    /** More than two calls give together. */
+    private static final double FAR = 12;
     /** A score taken back. */
     private static final double DOWN = 7;
     /** A film that begins with a number other than nought. */
@@ -73,7 +75,12 @@ record NumberTrack(List<Change> changes, double support) {
     record Change(long fromMs, long ms, int before, int after, double confidence) {}
 
     static NumberTrack of(List<Reading> readings) {
-        int[] course = course(readings);
+        return of(readings, MOST);
+    }
+
+    /** @param most that one call gives of what is counted */
+    static NumberTrack of(List<Reading> readings, int most) {
+        int[] course = course(readings, most);
         return new NumberTrack(changes(readings, course), support(readings, course));
     }
 
@@ -118,7 +125,7 @@ record NumberTrack(List<Change> changes, double support) {
         return n == 0 ? 0 : sum / n;
     }
 
-    private static int[] course(List<Reading> readings) {
+    private static int[] course(List<Reading> readings, int most) {
         SortedSet<Integer> read = new TreeSet<>();
         readings.forEach(r -> read.addAll(List.of(r.value(), r.other(), r.longer())));
         read.remove(-1);
@@ -140,14 +147,14 @@ record NumberTrack(List<Change> changes, double support) {
                 int best = s;
                 double unmoved = i > 0 ? unmoved(readings.get(i - 1), readings.get(i)) : 0;
                 for (int b = 0; i > 0 && b < values.length; b++) {
-                    if (cost[b] + change(values[b], values[s], unmoved)
-                            < cost[best] + change(values[best], values[s], unmoved)) {
+                    if (cost[b] + change(values[b], values[s], most, unmoved)
+                            < cost[best] + change(values[best], values[s], most, unmoved)) {
                         best = b;
                     }
                 }
                 from[i][s] = best;
                 next[s] = cost[best]
-                        + change(values[best], values[s], unmoved)
+                        + change(values[best], values[s], most, unmoved)
                         + weight(readings, i) * mistake(readings.get(i), values[s]);
             }
             cost = next;
@@ -190,13 +197,16 @@ record NumberTrack(List<Change> changes, double support) {
         return moved ? UNMOVED * Math.min(before.confidence(), now.confidence()) : 0;
     }
 
-    private static double change(int before, int after, double unmoved) {
+    private static double change(int before, int after, int most, double unmoved) {
         if (before == after) {
             return unmoved;
         }
         if (after < before) {
             return DOWN;
         }
-        return after - before <= MOST ? USUAL : UP;
+        if (after - before <= most) {
+            return USUAL;
+        }
+        return after - before <= 2 * most ? UP : FAR;
     }
 }

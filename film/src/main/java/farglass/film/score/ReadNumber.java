@@ -23,9 +23,8 @@ record ReadNumber(List<Reading> readings, NumberTrack track, ChangeMoment moment
         boolean one = kind != null
                 && kind != ScoreKind.POINTS
                 && track.changes().stream().anyMatch(c -> c.after() == 7 && c.after() - c.before() > MOST);
-        NumberTrack told = one
-                ? NumberTrack.of(readings.stream().map(ReadNumber::sevenIsOne).toList())
-                : track;
+        List<Reading> read = one ? readings.stream().map(ReadNumber::sevenIsOne).toList() : readings;
+        NumberTrack told = kind == null || kind == ScoreKind.POINTS ? track : NumberTrack.of(read, 1);
         return told.changes().stream()
                 .map(moment::sharpened)
                 .flatMap(c -> apart(kind, c).stream())

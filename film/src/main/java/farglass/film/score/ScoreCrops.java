@@ -6,6 +6,7 @@ import farglass.film.FilmFile;
 import farglass.film.GrayPicture;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.stream.Stream;
 
 /** Small pictures of every number of a score graphic, taken while a film is gone through. */
 public final class ScoreCrops {
@@ -22,10 +23,15 @@ public final class ScoreCrops {
     private static final double RIGHT = 1.1;
     /** Where two digits round that middle end. */
     private static final double WIDE = 0.675;
-    /** Where one digit ends. */
+    /** Where one digit ends at most. */
     private static final double NARROW = 0.425;
 
+    /** Where the next number begins, from the middle of its first digit. */
+    private static final double NEXT = 0.35;
+
     private final List<Box> boxes = new ArrayList<>();
+    private final List<Double> halves = new ArrayList<>();
+    private final List<Double> rights = new ArrayList<>();
     private final List<Long> ms = new ArrayList<>();
     private final List<List<GrayPicture>> pictures = new ArrayList<>();
 
@@ -47,14 +53,27 @@ public final class ScoreCrops {
     /** @param before pictures that were taken already */
     public ScoreCrops(ScoreGraphic graphic, Taken before) {
         for (ScoreGraphic.Column c : graphic.columns()) {
-            boxes.add(close(c.first()));
-            boxes.add(close(c.second()));
+            for (Box b : List.of(c.first(), c.second())) {
+                boxes.add(close(b));
+                halves.add(Math.min(NARROW, b.width() / (2.0 * b.height())));
+                rights.add(right(b, graphic));
+            }
         }
         for (int i = 0; i < boxes.size(); i++) {
             pictures.add(new ArrayList<>(
                     before.ms().isEmpty() ? List.of() : before.pictures().get(i)));
         }
         ms.addAll(before.ms());
+    }
+
+    /** Where a second digit ends, before the next number in its row; in heights of the line. */
+    private static double right(Box b, ScoreGraphic graphic) {
+        return graphic.columns().stream()
+                .flatMap(c -> Stream.of(c.first(), c.second()))
+                .filter(o -> Math.abs(o.y() - b.y()) < NARROW * b.height() && o.x() > b.x())
+                .mapToDouble(o -> (o.x() + o.width() / 2.0 - b.x() - b.width() / 2.0) / b.height() - NEXT)
+                .filter(r -> r > WIDE)
+                .reduce(RIGHT, Math::min);
     }
 
     public Taken taken() {
@@ -70,21 +89,23 @@ public final class ScoreCrops {
     }
 
     /** Where one digit stands, without the edges beside it. */
-    static GrayPicture middle(GrayPicture p) {
-        return part(p, -NARROW, NARROW);
+    GrayPicture middle(int column, int athlete, int step) {
+        double half = halves.get(2 * column + athlete);
+        return part(picture(column, athlete, step), -half, half);
     }
 
     /** Where two digits stand round the middle of one. */
-    static GrayPicture wide(GrayPicture p) {
-        return part(p, -WIDE, WIDE);
+    GrayPicture wide(int column, int athlete, int step) {
+        return part(picture(column, athlete, step), -WIDE, WIDE);
     }
 
     /** Where two digits stand that begin where one begins. */
-    static GrayPicture longer(GrayPicture p) {
-        return part(p, -NARROW, RIGHT);
+    GrayPicture longer(int column, int athlete, int step) {
+        return part(
+                picture(column, athlete, step), -halves.get(2 * column + athlete), rights.get(2 * column + athlete));
     }
 
-    private static GrayPicture part(GrayPicture p, double from, double to) {
+    static GrayPicture part(GrayPicture p, double from, double to) {
         return p.across((from - LEFT) / (RIGHT - LEFT), (to - LEFT) / (RIGHT - LEFT));
     }
 

@@ -180,11 +180,11 @@ public final class ScoreReader {
     }
 
     private Reading reading(List<Integer> steps, int at, @Nullable Reading before, int beforeAt) throws FilmException {
-        GrayPicture picture = view.crops().picture(column, athlete, steps.get(at));
-        GrayPicture middle = ScoreCrops.middle(picture);
-        long ms = view.crops().ms(steps.get(at));
+        int step = steps.get(at);
+        GrayPicture middle = view.crops().middle(column, athlete, step);
+        long ms = view.crops().ms(step);
         if (before != null) {
-            GrayPicture last = ScoreCrops.middle(view.crops().picture(column, athlete, steps.get(beforeAt)));
+            GrayPicture last = view.crops().middle(column, athlete, steps.get(beforeAt));
             if (middle.difference(last) < SAME) {
                 return new Reading(ms, before.value(), before.other(), before.longer(), before.confidence());
             }
@@ -192,8 +192,8 @@ public final class ScoreReader {
         TextLine narrow = digits(middle);
         boolean two = wideBefore.text().length() > 1 || longerBefore.text().length() > 1;
         if (two || !narrow.text().equals(narrowBefore) || readSince >= AGAIN) {
-            wideBefore = digits(ScoreCrops.wide(picture));
-            longerBefore = digits(ScoreCrops.longer(picture));
+            wideBefore = digits(view.crops().wide(column, athlete, step));
+            longerBefore = digits(view.crops().longer(column, athlete, step));
             readSince = 0;
         }
         readSince++;

@@ -89,6 +89,15 @@ class NumberTrackTest {
     }
 
     @Test
+    void whatNoTwoCallsGiveIsAMisreading() {
+        List<Reading> readings = readings("0000aaaa0000");
+        assertThat(NumberTrack.of(readings, 1).changes()).isEmpty();
+        assertThat(NumberTrack.of(readings("00001111"), 1).changes())
+                .extracting(NumberTrack.Change::after)
+                .containsExactly(1);
+    }
+
+    @Test
     void whatIsHardlyEverReadAsTheSameHasLittleSupport() {
         assertThat(NumberTrack.of(readings("000222222")).support()).isGreaterThan(0.9);
         assertThat(NumberTrack.of(readings("1..7....3..4...9..")).support()).isLessThan(0.25);

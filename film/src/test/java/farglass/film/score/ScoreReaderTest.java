@@ -2,10 +2,12 @@ package farglass.film.score;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import farglass.film.Box;
 import farglass.film.GrayPicture;
 import farglass.film.score.NumberTrack.Reading;
 import farglass.film.text.TextLine;
 import java.util.Collections;
+import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -79,20 +81,42 @@ class ScoreReaderTest {
 
     @Test
     void theMiddleIsWhereOneDigitStands() {
+        Box wide = new Box(60, 20, 70, 50);
+        ScoreCrops crops = crops(new ScoreGraphic.Column(wide, new Box(60, 90, 30, 50), null));
+        GrayPicture middle = crops.middle(0, 0, 0);
+        assertThat(middle.width()).isBetween(46, 50);
+        assertThat(middle.at(0, 3)).isBetween(12, 16);
+        assertThat(crops.wide(0, 0, 0).at(0, 3)).isZero();
+        assertThat(crops.wide(0, 0, 0).width()).isBetween(74, 78);
+        GrayPicture longer = crops.longer(0, 0, 0);
+        assertThat(longer.at(0, 3)).isEqualTo(middle.at(0, 3));
+        assertThat(longer.at(longer.width() - 1, 3)).isEqualTo(99);
+        assertThat(crops.middle(0, 1, 0).width())
+                .as("a box that was set round its digit shows no more")
+                .isBetween(32, 36);
+    }
+
+    @Test
+    void aSecondDigitEndsBeforeTheNextNumberOfItsRow() {
+        Box first = new Box(60, 20, 70, 50);
+        Box next = new Box(115, 20, 70, 50);
+        ScoreCrops crops = crops(
+                new ScoreGraphic.Column(first, new Box(60, 90, 70, 50), null),
+                new ScoreGraphic.Column(next, new Box(115, 90, 70, 50), null));
+        assertThat(crops.longer(0, 0, 0).width())
+                .isLessThan(crops.longer(1, 0, 0).width());
+    }
+
+    /** Pictures 100 pixels wide whose brightness is the place across. */
+    private static ScoreCrops crops(ScoreGraphic.Column... columns) {
         byte[] pixels = new byte[100 * 10];
         for (int i = 0; i < pixels.length; i++) {
             pixels[i] = (byte) (i % 100);
         }
-        GrayPicture picture = new GrayPicture(100, 10, pixels);
-        GrayPicture middle = ScoreCrops.middle(picture);
-        assertThat(middle.width()).isBetween(46, 50);
-        assertThat(middle.at(0, 3)).isBetween(12, 16);
-        GrayPicture wide = ScoreCrops.wide(picture);
-        assertThat(wide.at(0, 3)).isZero();
-        assertThat(wide.width()).isBetween(74, 78);
-        GrayPicture longer = ScoreCrops.longer(picture);
-        assertThat(longer.at(0, 3)).isEqualTo(middle.at(0, 3));
-        assertThat(longer.at(longer.width() - 1, 3)).isEqualTo(99);
+        List<List<GrayPicture>> pictures =
+                Collections.nCopies(2 * columns.length, List.of(new GrayPicture(100, 10, pixels)));
+        return new ScoreCrops(
+                new ScoreGraphic(List.of(), List.of(columns)), new ScoreCrops.Taken(List.of(0L), pictures));
     }
 
     @Test
