@@ -3,7 +3,6 @@ package farglass.cli;
 import farglass.matchup.advise.Meeting;
 import farglass.matchup.advise.MeetingSolution;
 import farglass.matchup.advise.Proposal;
-import farglass.matchup.advise.Uncertainty;
 import farglass.store.json.ProposalJson;
 import java.time.Clock;
 import java.util.Map;
@@ -33,9 +32,9 @@ final class PlanCommand implements Callable<Integer> {
     public Integer call() throws Unreadable {
         Meeting meeting = options.meeting(clock, output);
         MeetingSolution solved = meeting.solve();
-        Uncertainty u = noDraws ? null : Uncertainty.of(meeting, options.seed(), x -> {}, () -> false);
-        Map<String, Object> document =
-                new ProposalJson(Proposal.of(solved, u), options.writer()).document(options.seed());
+        Proposal drawn = noDraws ? null : Proposal.drawn(solved, options.seed(), x -> {}, () -> false);
+        Proposal p = drawn == null ? Proposal.of(solved) : drawn;
+        Map<String, Object> document = new ProposalJson(p, options.writer()).document(options.seed());
         document.put("errors", options.errors());
         output.print(document);
         return options.errors().isEmpty() ? CliMain.DONE : CliMain.UNREADABLE;

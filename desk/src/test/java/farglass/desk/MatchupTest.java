@@ -112,6 +112,9 @@ class MatchupTest extends DeskDriver {
     void thePlanProposesAndIsBentAndUndone() throws Exception {
         openNight();
         press(KeyCode.CONTROL, KeyCode.DIGIT6);
+        page("#plan-page-decisions", "#plan-decisions");
+        await("the game plan stands there", LONG, () -> says("#plan-decisions", "of our chance to win hang on it"));
+        await("their weapons too", LONG, () -> says("#plan-decisions", "worked; a tenth less of it"));
         page("#plan-page-proposed", "#station-plan");
         await("a tree is proposed", LONG, () -> scene.lookup("#proposed-forks") != null);
         fire("#station-plan", "Take this tree over");

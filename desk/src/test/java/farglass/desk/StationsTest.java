@@ -112,7 +112,7 @@ class StationsTest extends DeskDriver {
     void aPlanIsLaidChangedAndTakenBack() throws Exception {
         pinTwo();
         press(KeyCode.CONTROL, KeyCode.DIGIT6);
-        assertThat(find("#plan-page-proposed").getPseudoClassStates().toString())
+        assertThat(find("#plan-page-decisions").getPseudoClassStates().toString())
                 .as("nothing is laid yet")
                 .contains("selected");
         fire("#plan-page-own");

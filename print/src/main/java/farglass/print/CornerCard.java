@@ -1,28 +1,27 @@
 package farglass.print;
 
+import farglass.matchup.advise.Decision;
+import farglass.matchup.advise.DecisionWriter;
+import farglass.matchup.advise.Decisions;
 import farglass.matchup.advise.MeetingWriter;
 import farglass.matchup.advise.Proposal;
-import farglass.matchup.solve.Option;
 import farglass.type.Typeface;
 import java.awt.Color;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import org.apache.pdfbox.pdmodel.common.PDRectangle;
 
 /**
- * What the corner holds: one page, read at arm's length. How it opens, what follows, where never, what to do at which
- * score, and a few words to shout. The same on A5 and A4, the type larger on A4.
+ * What the corner holds: one page, read at two metres. What is decided, their weapons, what is not accepted, what was
+ * promised, and a few words to call. The same on A5 and A4, the type larger on A4.
  */
 public final class CornerCard {
     private static final double MARGIN = 26;
-    private static final int FOLLOWS = 4;
-    private static final int ADVICE = 6;
-    private static final int PLACES = 3;
+    private static final int DECISIONS = 5;
+    private static final int WEAPONS = 3;
     private static final int PROMISED = 3;
-    private static final int SHOUTS = 4;
     /** Room kept for the caution at the foot. */
     private static final double FOOT = 26;
 
@@ -86,39 +85,36 @@ public final class CornerCard {
             page.text(title, MARGIN * scale, y, Typeface.SERIF_SEMIBOLD, 19 * scale, Ink.INK);
             y += 14 * scale;
             page.text(occasion, MARGIN * scale, y, Typeface.SANS, 8 * scale, Ink.SOFT);
-            Proposal.Node root = proposal.root();
-            heading("card.open");
-            line(writer.option(root.option()), Ink.OURS, true);
-            heading("card.then");
-            root.next().stream().limit(FOLLOWS).forEach(n -> lines.add(new Line(then(n), colour(n), false)));
+            DecisionWriter decided = writer.decisions();
+            List<Decision> decisions = proposal.decisions().valued().stream()
+                    .map(Decisions.Valued::decision)
+                    .toList();
+            heading("card.plan");
+            decisions.stream().limit(DECISIONS).forEach(d -> lines.add(new Line(decided.sentence(d), Ink.OURS, true)));
             flush();
-            heading("card.never");
-            proposal.avoid().stream()
-                    .limit(PLACES)
-                    .forEach(w -> lines.add(new Line(writer.place(w.place()), Ink.ALARM, false)));
+            heading("card.weapons");
+            proposal.weapons().stream()
+                    .limit(WEAPONS)
+                    .forEach(w -> lines.add(new Line(decided.threat(w), Ink.THEIRS, false)));
             flush();
+            if (!proposal.refuse().isEmpty()) {
+                heading("card.refuse");
+                proposal.refuse().forEach(r -> lines.add(new Line(decided.place(r), Ink.ALARM, false)));
+                flush();
+            }
             int promised = Math.min(PROMISED, conduct.size());
             if (promised > 0) {
                 heading("card.promised");
                 conduct.stream().limit(promised).forEach(c -> lines.add(new Line(c, Ink.OURS, false)));
                 flush();
             }
-            heading("card.clock");
-            // the page is one page: what is promised takes the room of the weakest advice
-            proposal.guide().stream()
-                    .limit(ADVICE - promised)
-                    .forEach(g -> lines.add(new Line(writer.guide(g), Ink.INK, false)));
-            flush();
-            heading("card.shout");
-            line(shouts(), Ink.INK, true);
-            page.text(
-                    page.wrapped(caution, page.width() - 2 * MARGIN * scale, Typeface.SANS, 6 * scale, 1)
-                            .get(0),
-                    MARGIN * scale,
-                    page.height() - 12 * scale,
-                    Typeface.SANS,
-                    6 * scale,
-                    Ink.SOFT);
+            heading("card.calls");
+            line(String.join(" \u00b7 ", decided.calls(decisions)), Ink.INK, true);
+            List<String> care = page.wrapped(caution, page.width() - 2 * MARGIN * scale, Typeface.SANS, 6 * scale, 2);
+            for (int i = 0; i < care.size(); i++) {
+                double foot = page.height() - (12 + 7.5 * (care.size() - 1 - i)) * scale;
+                page.text(care.get(i), MARGIN * scale, foot, Typeface.SANS, 6 * scale, Ink.SOFT);
+            }
         }
 
         private record Line(String text, Color colour, boolean strong) {}
@@ -141,7 +137,7 @@ public final class CornerCard {
 
         private void line(String text, Color colour, boolean strong) throws IOException {
             Typeface face = strong ? Typeface.SANS_SEMIBOLD : Typeface.SANS;
-            double size = (strong ? 15 : 12.5) * scale;
+            double size = (strong ? 16.5 : 15) * scale;
             double width = page.width() - 2 * MARGIN * scale - 8 * scale;
             boolean first = true;
             for (String part : page.wrapped(text, width, face, size, 2)) {
@@ -161,31 +157,5 @@ public final class CornerCard {
         private boolean room(double more) {
             return y + more * scale <= page.height() - FOOT * scale;
         }
-    }
-
-    private static Color colour(Proposal.Node n) {
-        return Boolean.TRUE.equals(n.ours()) ? Ink.OURS : n.ours() == null ? Ink.SOFT : Ink.THEIRS;
-    }
-
-    /** "Brisa: guard pull, Brisa's lasso guard (48%): press the back take". */
-    private String then(Proposal.Node n) {
-        String where = n.won() == null ? ", " + writer.place(n.place()) : "";
-        String what = writer.way(n) + where + " (" + writer.percent(n.chance()) + ")";
-        return n.option().kind() == Option.Kind.NATURAL ? what : what + ": " + writer.option(n.option());
-    }
-
-    /** The techniques that are pressed most, as words to call out. */
-    private String shouts() {
-        List<String> words = new ArrayList<>();
-        for (Proposal.Guide g : proposal.guide()) {
-            String word = g.option().kind() == Option.Kind.PRESS
-                    ? writer.technique(g.option().technique())
-                    : writer.option(g.option());
-            String loud = word.toUpperCase(Locale.ENGLISH);
-            if (!words.contains(loud) && words.size() < SHOUTS) {
-                words.add(loud);
-            }
-        }
-        return String.join(" / ", words);
     }
 }

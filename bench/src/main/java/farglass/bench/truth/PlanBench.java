@@ -1,9 +1,14 @@
 package farglass.bench.truth;
 
+import static java.util.Objects.requireNonNull;
+
 import farglass.lexicon.Lexicon;
 import farglass.match.MatchAthlete;
 import farglass.match.MatchRecord;
+import farglass.matchup.advise.Decision;
+import farglass.matchup.advise.Decisions;
 import farglass.matchup.advise.Meeting;
+import farglass.matchup.advise.MeetingSolution;
 import farglass.matchup.model.Exit;
 import farglass.matchup.model.Model;
 import farglass.matchup.simulate.FullSimulator;
@@ -38,8 +43,9 @@ import org.apache.commons.rng.simple.RandomSource;
 public final class PlanBench {
     private static final int MATCHES = 20;
     private static final int DRAWS = 40;
-    private static final SolverSettings SETTINGS =
-            SolverSettings.USUAL.emphasis(1).coarse();
+    private static final SolverSettings SETTINGS = SolverSettings.USUAL
+            .emphasis(Double.parseDouble(System.getProperty("emph", "1")))
+            .coarse();
     /** Tries a minute from which on an action is at home in a game. */
     private static final double OFTEN = 0.3;
     /** Minutes of a match spent in its place at least. */
@@ -60,7 +66,8 @@ public final class PlanBench {
     public static void start(int opponents) {
         Lexicon lexicon = Lexicon.builtIn();
         List<MatchRecord> demo = DemoLibrary.matches(lexicon, DemoLibrary.SEED);
-        for (String rules : List.of("points-gi", "submission-only")) {
+        for (String rules :
+                List.of(System.getProperty("rules", "points-gi,submission-only").split(","))) {
             Meeting prior = meeting(demo, lexicon, "ansa-kellivar", "odile-marrowen", rules);
             IdealReader ideal =
                     new IdealReader(prior, e -> attack(e) && e.ours() && e.ownAction(), e -> attack(e) && !e.ours());
@@ -87,6 +94,22 @@ public final class PlanBench {
                     100 * mean(all, Found::ideal) / possible,
                     worse(all, Found::ideal),
                     100 * taken(all, Found::idealPressed));
+            double whole = mean(all, Found::whole);
+            List<Found> able =
+                    all.stream().filter(f -> !Double.isNaN(f.pressed())).toList();
+            System.out.printf(
+                    Locale.ROOT,
+                    "%-16s its decisions alone (%.1f of them) bring %+.2f of the whole policy's %+.2f points (%.0f %%), worse"
+                            + " than the own game %d of %d, the hole among the first three for %d of %d%n",
+                    rules,
+                    mean(all, Found::decisions),
+                    100 * mean(all, Found::decided),
+                    100 * whole,
+                    100 * mean(all, Found::decided) / whole,
+                    worse(all, Found::decided),
+                    opponents,
+                    able.stream().filter(Found::first).count(),
+                    able.size());
         }
     }
 
@@ -116,9 +139,22 @@ public final class PlanBench {
      * the best one never does
      * @param ideal what the plan of {@link IdealReader} brings
      * @param idealPressed where that one takes the hole
+     * @param whole what the plan brings that is made against an opponent who answers, as it is shown
+     * @param decided what its decisions alone bring
+     * @param decisions how many there are
+     * @param first whether the hole carries one of the first three
      */
     private record Found(
-            double promised, double brought, double possible, double pressed, double ideal, double idealPressed) {}
+            double promised,
+            double brought,
+            double possible,
+            double pressed,
+            double ideal,
+            double idealPressed,
+            double whole,
+            double decided,
+            double decisions,
+            boolean first) {}
 
     private static Found one(
             List<MatchRecord> demo, Lexicon lexicon, Meeting prior, IdealReader reader, String rules, int i) {
@@ -150,13 +186,25 @@ public final class PlanBench {
         Policy carried = best.policy().over(known, allowed);
         BackwardInduction read = new BackwardInduction(reader.read(m.model()), m.complete(SETTINGS));
         Policy informed = read.best(BackwardInduction.Answer.NEVER).policy().over(read, allowed);
+        MeetingSolution solved = m.solve();
+        Decisions decisions = requireNonNull(Decisions.drawn(solved, 1, x -> {}, () -> false));
+        List<Decision> told =
+                decisions.valued().stream().map(Decisions.Valued::decision).toList();
+        Policy shown = solved.planned().policy().over(solved.planned().programme(), allowed);
         return new Found(
                 promised(m, known, best.policy()),
                 allowed.win(carried, BackwardInduction.Answer.NEVER) - natural,
                 ideal.win() - natural,
                 pressed(ideal, carried, hole),
                 allowed.win(informed, BackwardInduction.Answer.NEVER) - natural,
-                pressed(ideal, informed, hole));
+                pressed(ideal, informed, hole),
+                allowed.win(shown, BackwardInduction.Answer.NEVER) - natural,
+                allowed.win(Decisions.policy(allowed, told), BackwardInduction.Answer.NEVER) - natural,
+                told.size(),
+                told.stream()
+                        .limit(3)
+                        .anyMatch(d -> d.places().contains(hole.from().paid(false))
+                                && d.option().equals(Option.press(hole.technique()))));
     }
 
     private static boolean attack(Exit e) {

@@ -155,6 +155,18 @@ public final class Meeting {
         return all <= 0 ? 0 : minutes.getOrDefault(ours ? p : p.mirrored(), 0.0) / all;
     }
 
+    /** Share of their time that others than the opponent spend in a place, as our athlete sees it. */
+    public double usualShare(ModelState p) {
+        Map<ModelState, Double> theirs = rates.minutes(false);
+        double all = 0;
+        for (Map.Entry<ModelState, Double> e : rates.usualMinutes().entrySet()) {
+            all += e.getValue() - theirs.getOrDefault(e.getKey(), 0.0);
+        }
+        ModelState seen = p.mirrored();
+        double here = rates.usualMinutes().getOrDefault(seen, 0.0) - theirs.getOrDefault(seen, 0.0);
+        return all <= 0 ? 0 : Math.max(0, here) / all;
+    }
+
     /** Weighted minutes of film of an athlete in a place, as our athlete sees it. */
     public double minutes(ModelState p, boolean ours) {
         return rates.minutes(ours).getOrDefault(ours ? p : p.mirrored(), 0.0);

@@ -48,6 +48,11 @@ public final class MeetingWriter {
         this.them = them;
     }
 
+    /** Words for decisions with the same names. */
+    public DecisionWriter decisions() {
+        return new DecisionWriter(locale, lexicon, us, them);
+    }
+
     private String say(String key, @Nullable Object... args) {
         return new MessageFormat(words.getString(key), locale).format(args);
     }

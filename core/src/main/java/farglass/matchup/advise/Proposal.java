@@ -20,15 +20,20 @@ import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.function.BooleanSupplier;
+import java.util.function.DoubleConsumer;
 import org.jspecify.annotations.Nullable;
 
 /**
  * What a solved meeting advises: what follows what from the start, where to be and where not, what to do at which score
  * and time, which figures decide, and which of them rest on too little film.
  *
+ * @param decisions the few that carry the plan
  * @param root the plan tree, from the start
  * @param seek places worth more than standing, best first
  * @param avoid places worth less, worst first
+ * @param refuse places not to be accepted from this opponent
+ * @param weapons what this opponent does that costs most
  * @param guide advice that stands, what matters most first
  * @param leverage figures by how much they move the win chance
  * @param needs ways out whose uncertainty moves the win chance most: what to tag next
@@ -36,10 +41,13 @@ import org.jspecify.annotations.Nullable;
  */
 public record Proposal(
         MeetingSolution solved,
-        Uncertainty uncertainty,
+        @Nullable Uncertainty uncertainty,
+        Decisions decisions,
         Node root,
         List<Worth> seek,
         List<Worth> avoid,
+        List<Refusal> refuse,
+        List<Weapon> weapons,
         List<Guide> guide,
         List<ForwardPass.Leverage> leverage,
         List<Need> needs,
@@ -64,6 +72,8 @@ public record Proposal(
     private static final double LENT = 4;
 
     private static final double CERTAIN = 0.99;
+    /** Share of the draws' time that decisions take. */
+    private static final double DECIDING_SHARE = 0.3;
 
     /**
      * A place in the tree.
@@ -127,8 +137,31 @@ public record Proposal(
      */
     public record Forecast(String what, @Nullable String place, double p) {}
 
-    /** @param uncertainty null before draws were made */
-    public static Proposal of(MeetingSolution solved, Uncertainty uncertainty) {
+    /** The proposal as best known, before draws are made; takes about a second. */
+    public static Proposal of(MeetingSolution solved) {
+        return of(solved, null, Decisions.of(solved));
+    }
+
+    /**
+     * The proposal with its intervals; takes half a minute.
+     *
+     * @param seed every draw has a stream of its own
+     * @param progress 0..1
+     * @param stop asked between draws
+     * @return null when it was stopped
+     */
+    public static @Nullable Proposal drawn(
+            MeetingSolution solved, long seed, DoubleConsumer progress, BooleanSupplier stop) {
+        Decisions decisions = Decisions.drawn(solved, seed, x -> progress.accept(DECIDING_SHARE * x), stop);
+        if (decisions == null) {
+            return null;
+        }
+        Uncertainty u = Uncertainty.of(
+                solved.meeting(), seed, x -> progress.accept(DECIDING_SHARE + (1 - DECIDING_SHARE) * x), stop);
+        return u == null ? null : of(solved, u, decisions);
+    }
+
+    private static Proposal of(MeetingSolution solved, @Nullable Uncertainty uncertainty, Decisions decisions) {
         List<ForwardPass.Leverage> leverage = solved.flow().leverage();
         List<Worth> worths = worths(solved);
         List<Worth> avoid =
@@ -137,9 +170,12 @@ public record Proposal(
         return new Proposal(
                 solved,
                 uncertainty,
+                decisions,
                 tree(solved),
                 worths.stream().filter(w -> w.worth() > 0).limit(TOLD).toList(),
                 avoid.stream().limit(TOLD).toList(),
+                Refusal.of(solved),
+                Weapon.of(solved),
                 guide(solved, uncertainty),
                 leverage.stream().limit(DECIDING).toList(),
                 needs(leverage),
@@ -276,7 +312,7 @@ public record Proposal(
     /** What advice by score and clock is about. */
     private record Advised(ModelState place, Option option) {}
 
-    private static List<Guide> guide(MeetingSolution solved, Uncertainty uncertainty) {
+    private static List<Guide> guide(MeetingSolution solved, @Nullable Uncertainty uncertainty) {
         Map<Advised, List<Uncertainty.Advice>> groups = new LinkedHashMap<>();
         List<Uncertainty.Advice> all = uncertainty != null
                 ? uncertainty.advice()
@@ -329,7 +365,7 @@ public record Proposal(
                 .toList();
     }
 
-    private static List<Forecast> forecasts(MeetingSolution solved, Uncertainty u) {
+    private static List<Forecast> forecasts(MeetingSolution solved, @Nullable Uncertainty u) {
         Map<Ending, Double> ends = solved.flow().endings();
         List<Forecast> list = new ArrayList<>();
         list.add(forecast(

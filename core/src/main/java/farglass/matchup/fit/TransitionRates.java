@@ -215,6 +215,11 @@ public final class TransitionRates {
         return sum;
     }
 
+    /** Weighted minutes of film of everybody in every place, as each sees it. */
+    public Map<ModelState, Double> usualMinutes() {
+        return Collections.unmodifiableMap(usual.all().minutes);
+    }
+
     /** Weighted minutes of film of one of the two in every place, as that athlete sees it. */
     public Map<ModelState, Double> minutes(boolean ours) {
         return Collections.unmodifiableMap(book(ours).minutes);

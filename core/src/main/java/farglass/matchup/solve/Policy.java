@@ -1,6 +1,7 @@
 package farglass.matchup.solve;
 
 import farglass.matchup.model.ModelState;
+import java.util.Collection;
 
 /** Which option is taken in every cell at every step. */
 public final class Policy {
@@ -12,6 +13,41 @@ public final class Policy {
 
     private Policy(byte[][] option) {
         this.option = option;
+    }
+
+    /** The natural mix everywhere. */
+    public static Policy natural(BackwardInduction p) {
+        return new Policy(p);
+    }
+
+    /**
+     * Takes an option in a place, paid or not, in some regions; where another is taken already, that one stays. What is
+     * is kept only until the first call for stalling.
+     */
+    public void take(BackwardInduction p, ModelState place, Option taken, Collection<Region> regions) {
+        boolean[] in = new boolean[Region.COUNT];
+        regions.forEach(r -> in[r.index()] = true);
+        for (boolean paid : new boolean[] {false, true}) {
+            int s = p.model().indexOf(place.paid(paid));
+            int x = s < 0 ? -1 : p.own[s].indexOf(taken);
+            for (int step = 0; step < option.length && x > 0; step++) {
+                take(p, step, s, (byte) x, in);
+            }
+        }
+    }
+
+    private void take(BackwardInduction p, int step, int s, byte x, boolean[] in) {
+        int calls = x == p.own[s].hold ? 1 : p.grid.calls;
+        for (int k = 0; k < calls; k++) {
+            for (int a = -p.grid.advantages; a <= p.grid.advantages; a++) {
+                for (int points = -p.grid.points; points <= p.grid.points; points++) {
+                    int cell = p.grid.cell(s, k, a, points);
+                    if (option[step][cell] == 0 && in[Region.index(points, a, p.partOf(step))]) {
+                        option[step][cell] = x;
+                    }
+                }
+            }
+        }
     }
 
     /** The option chosen in a step and a cell of the grid. */

@@ -37,6 +37,11 @@ public record Region(Lead lead, Part part) {
         return Lead.of(points, advantages).ordinal() * Part.values().length + part.ordinal();
     }
 
+    @SuppressWarnings("EnumOrdinal")
+    int index() {
+        return lead.ordinal() * Part.values().length + part.ordinal();
+    }
+
     static Region of(int index) {
         return new Region(Lead.values()[index / Part.values().length], Part.values()[index % Part.values().length]);
     }

@@ -33,6 +33,11 @@ public final class Solution {
         return requireNonNull(policy, "the natural mix takes no options");
     }
 
+    /** Whether it takes no options. */
+    boolean natural() {
+        return policy == null;
+    }
+
     /** The option taken in a cell at a step; 0, the natural mix, when none was chosen. */
     int option(int step, int cell) {
         return policy == null ? 0 : policy.get(step, cell);

@@ -38,7 +38,7 @@ class ProposalTest {
     @BeforeAll
     static void solve() {
         meeting = Small.demo("brisa-tolendt", "points-gi", SolverSettings.USUAL.coarse(), Constraints.NONE);
-        proposal = Proposal.of(meeting.solve(), null);
+        proposal = Proposal.of(meeting.solve());
     }
 
     private static void check(Proposal.Node n, int depth) {

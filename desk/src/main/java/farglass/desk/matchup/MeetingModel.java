@@ -9,7 +9,6 @@ import farglass.matchup.advise.Meeting;
 import farglass.matchup.advise.MeetingSolution;
 import farglass.matchup.advise.MeetingWriter;
 import farglass.matchup.advise.Proposal;
-import farglass.matchup.advise.Uncertainty;
 import farglass.matchup.fit.KnownGame;
 import farglass.matchup.model.Exit;
 import farglass.matchup.solve.Constraints;
@@ -191,7 +190,7 @@ public final class MeetingModel {
                         () -> {
                             MeetingSolution solved = f.meeting().solve(f.glance());
                             return new Whole(
-                                    Proposal.of(solved, null),
+                                    Proposal.of(solved),
                                     KnownGame.of(
                                             desk.index(),
                                             f.meeting().question().us(),
@@ -212,14 +211,9 @@ public final class MeetingModel {
         proposal.set(p);
         state.set(Words.of("meeting.drawing"));
         desk.tasks().longTask(Words.of("meeting.draws"), (progress, cancelled) -> {
-            Uncertainty u = mine != round.get()
+            Proposal sure = mine != round.get()
                     ? null
-                    : Uncertainty.of(
-                            p.solved().meeting(),
-                            SEED,
-                            progress,
-                            () -> cancelled.getAsBoolean() || mine != round.get());
-            Proposal sure = u == null ? null : Proposal.of(p.solved(), u);
+                    : Proposal.drawn(p.solved(), SEED, progress, () -> cancelled.getAsBoolean() || mine != round.get());
             Platform.runLater(() -> {
                 if (mine == round.get()) {
                     proposal.set(sure == null ? p : sure);

@@ -20,6 +20,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.function.Consumer;
 import java.util.function.Supplier;
 import javafx.application.Platform;
 import javafx.beans.binding.Bindings;
@@ -60,6 +61,7 @@ public final class PlanStation implements Station, Keys.Bound {
     private final MeetingModel model;
     private final PlanPapers papers;
     private final Dials dials;
+    private final DecisionsPage decisions;
     private final ProposedPage proposed;
     private final GuidePage guide;
     private final ScoreGrid grid;
@@ -85,10 +87,12 @@ public final class PlanStation implements Station, Keys.Bound {
         this.grid = new ScoreGrid(model);
         this.rests = new RestsPage(desk, model);
         this.otherwise = new OtherwisePage(desk, model);
-        this.conduct = new ConductPage(desk, model, match -> {
+        Consumer<String> film = match -> {
             desk.openMatch(match);
             toFilm.run();
-        });
+        };
+        this.decisions = new DecisionsPage(desk, model, film);
+        this.conduct = new ConductPage(desk, model, film);
         this.saved = new SavedPage(desk, model);
         keys.on("Ctrl+Z", "keys.undo", () -> desk.stepPlan(-1))
                 .on("Ctrl+Shift+Z", "keys.redo", () -> desk.stepPlan(1))
@@ -153,7 +157,8 @@ public final class PlanStation implements Station, Keys.Bound {
         canvas.getStyleClass().add("plain");
         VBox own = new VBox(8);
         Gradual.parts(own, weak, Ui.grow(canvas), editor());
-        pages.add("plan.page.own", own)
+        pages.add("plan.page.decisions", decisions)
+                .add("plan.page.own", own)
                 .add("plan.page.proposed", proposed)
                 .add("plan.page.guide", Pages.scroll(guide))
                 .add("plan.page.grid", Pages.scroll(grid))
@@ -161,7 +166,7 @@ public final class PlanStation implements Station, Keys.Bound {
                 .add("plan.page.otherwise", Pages.scroll(otherwise))
                 .add("plan.page.conduct", conduct)
                 .add("plan.page.saved", Pages.scroll(saved));
-        VBox left = Ui.sheet(Words.of("plan.forks"), pages.chips(), Ui.grow(pages.middle()));
+        VBox left = Ui.sheet("", pages.chips(), Ui.grow(pages.middle()));
         ScrollPane list = new ScrollPane(pinned);
         list.setFitToWidth(true);
         VBox claims = Ui.sheet(Words.of("plan.pinned"), null, Ui.grow(list));
@@ -204,8 +209,8 @@ public final class PlanStation implements Station, Keys.Bound {
     private void fillComputed() {
         stale = false;
         // one after another: between two of them a key is answered
-        List<Runnable> fills =
-                List.of(proposed::fill, guide::fill, grid::fill, rests::fill, otherwise::fill, saved::fill);
+        List<Runnable> fills = List.of(
+                decisions::fill, proposed::fill, guide::fill, grid::fill, rests::fill, otherwise::fill, saved::fill);
         fills.forEach(Platform::runLater);
     }
 
@@ -295,7 +300,7 @@ public final class PlanStation implements Station, Keys.Bound {
         if (!p.id().equals(opened)) {
             opened = p.id();
             // with nothing laid by hand yet, what the program would do is the place to begin
-            pages.choose(p.openings().isEmpty() ? "plan.page.proposed" : "plan.page.own");
+            pages.choose(p.openings().isEmpty() ? "plan.page.decisions" : "plan.page.own");
         }
         tree.show(p, chosen);
         dials.show(p);

@@ -1,5 +1,6 @@
 package farglass.store.json;
 
+import farglass.matchup.advise.DecisionWriter;
 import farglass.matchup.advise.Meeting;
 import farglass.matchup.advise.MeetingSolution;
 import farglass.matchup.advise.MeetingWriter;
@@ -31,12 +32,14 @@ public final class ProposalJson {
     private final Proposal proposal;
     private final MeetingSolution solved;
     private final MeetingWriter writer;
+    private final DecisionWriter decided;
 
     /** A computed plan with the words for it. */
     public ProposalJson(Proposal proposal, MeetingWriter writer) {
         this.proposal = proposal;
         this.solved = proposal.solved();
         this.writer = writer;
+        this.decided = writer.decisions();
     }
 
     /** The document as maps and lists; the seed is noted in it. */
@@ -93,6 +96,13 @@ public final class ProposalJson {
         m.put("clipped", solved.flow().clipped());
         m.put("timeInState", time());
         m.put("policy", policy());
+        DecisionsJson decisions = new DecisionsJson(proposal, decided);
+        m.put("idea", decided.idea(proposal.decisions()));
+        m.put("decisions", decisions.rows());
+        m.put("carried", decisions.carried());
+        m.put("calls", decisions.calls());
+        m.put("refuse", decisions.refuse());
+        m.put("weapons", decisions.weapons());
         m.put("tree", node(proposal.root()));
         m.put("leverage", proposal.leverage().stream().map(this::leverage).toList());
         m.put(

@@ -42,7 +42,7 @@ class ProposalReaderTest {
                         480_000,
                         SolverSettings.USUAL.coarse(),
                         Constraints.NONE));
-        proposal = Proposal.of(m.solve(), null);
+        proposal = Proposal.of(m.solve());
         text = new ObjectMapper()
                 .writeValueAsString(
                         new ProposalJson(proposal, new MeetingWriter(Locale.ENGLISH, lexicon, "Ansa", "Juno"))

@@ -1,0 +1,232 @@
+package farglass.matchup.advise;
+
+import farglass.lexicon.Lexicon;
+import farglass.matchup.model.Exit;
+import farglass.matchup.model.ModelState;
+import farglass.matchup.model.StateSpace;
+import farglass.matchup.solve.Option;
+import farglass.matchup.solve.Region.Lead;
+import farglass.matchup.solve.Region.Part;
+import java.text.MessageFormat;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.ResourceBundle;
+import java.util.Set;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
+
+/** Says decisions as a corner would. */
+public final class DecisionWriter {
+    /** A corner cannot call more. */
+    private static final int CALLS = 6;
+    /** Decisions that the idea of a plan names. */
+    private static final int IDEAS = 3;
+    /** Places that are named for a weapon. */
+    private static final int PLACES = 2;
+
+    private final ResourceBundle words;
+    private final Locale locale;
+    private final Lexicon lexicon;
+    private final StateSpace groups;
+    private final String us;
+    private final String them;
+
+    /**
+     * @param us first name of our athlete
+     * @param them the opponent's
+     */
+    public DecisionWriter(Locale locale, Lexicon lexicon, String us, String them) {
+        this.words = ResourceBundle.getBundle("farglass.matchup.advise.Decision", locale);
+        this.locale = locale;
+        this.lexicon = lexicon;
+        this.groups = new StateSpace(lexicon);
+        this.us = us;
+        this.them = them;
+    }
+
+    private String say(String key, @Nullable Object... args) {
+        return new MessageFormat(words.getString(key), locale).format(args);
+    }
+
+    /** "From half guard or knee shield: half guard sweep, when behind, in the last two minutes." */
+    public String sentence(Decision d) {
+        return upper(said(d, ""));
+    }
+
+    private String said(Decision d, String in) {
+        String when = when(d);
+        if (d.option().kind() == Option.Kind.HOLD) {
+            return say("hold" + in, where(d), when.isEmpty() ? "" : say("before", when));
+        }
+        return say("press" + in, where(d), what(d), when.isEmpty() ? "" : say("with", when));
+    }
+
+    /** A few words to call out: "half guard sweep". */
+    public String call(Decision d) {
+        return d.option().kind() == Option.Kind.HOLD ? say("call.hold") : what(d);
+    }
+
+    /** At most six calls, each once, of decisions in their order. */
+    public List<String> calls(List<Decision> decisions) {
+        return decisions.stream().map(this::call).distinct().limit(CALLS).toList();
+    }
+
+    /** The plan in a sentence: its first decisions, joined; empty for none. */
+    public String idea(Decisions d) {
+        String text = d.valued().stream()
+                .limit(IDEAS)
+                .map(v -> said(v.decision(), ".idea"))
+                .collect(Collectors.joining("; "));
+        return text.isEmpty() ? "" : upper(text) + ".";
+    }
+
+    /** What it is worth, and how sure that is. */
+    public String worth(Decisions.Valued v) {
+        return v.range() == null || v.holds() == null
+                ? say("worth", points(v.worth()))
+                : say(
+                        v.sure() ? "worth.sure" : "worth.likely",
+                        points(v.worth()),
+                        points(v.range().lo()),
+                        points(v.range().hi()),
+                        Math.round(v.holds() * Decisions.DRAWS),
+                        Decisions.DRAWS);
+    }
+
+    /** What all of them carry of the whole: "These 4 carry 0.7 of the plan's 0.8 points." */
+    public String carried(Decisions d) {
+        return d.valued().isEmpty()
+                ? say("none", them)
+                : say("carried", d.valued().size(), points(d.carried()), points(d.whole()));
+    }
+
+    /** Both records with what is done: "Ansa 7 of 12; others 9 of 31 against Brisa"; empty for keeping what is. */
+    public String evidence(Decision d, Meeting meeting) {
+        double[] sums = new double[4];
+        for (Exit e : d.exits(meeting.model())) {
+            sums[0] += e.basis().worked();
+            sums[1] += e.basis().decided();
+            double[] faced = meeting.faced(e.from(), true, String.valueOf(e.technique()));
+            sums[2] += faced[0];
+            sums[3] += faced[1];
+        }
+        return d.option().kind() == Option.Kind.HOLD
+                ? say("evidence.hold", them)
+                : say("evidence", us, whole(sums[0]), whole(sums[1]), whole(sums[2]), whole(sums[3]), them);
+    }
+
+    /** "Under Brisa's mount: Brisa is there 11% of the time, others 4%; being there costs 14.1 points." */
+    public String refusal(Refusal r) {
+        return place(r) + ": " + reached(r);
+    }
+
+    /** How often they get there, and what it costs. */
+    public String reached(Refusal r) {
+        return say("refuse", them, percent(r.share()), percent(r.usual()), points(-r.worth()));
+    }
+
+    /** "Triangle from closed guard: 5 of 37 worked; a tenth less of it is worth 0.4 points of our chance to win." */
+    public String weapon(Weapon w) {
+        return threat(w) + ": " + record(w);
+    }
+
+    /** How often it worked, and what it costs. */
+    public String record(Weapon w) {
+        return say("weapon", whole(w.worked()), whole(w.decided()), points(w.costs()));
+    }
+
+    /** The same in a few words: "triangle from closed guard". */
+    public String threat(Weapon w) {
+        return upper(say("threat", String.valueOf(lexicon.techniqueName(w.technique())), list(from(w))));
+    }
+
+    /** The place alone: "Under Brisa's mount". */
+    public String place(Refusal r) {
+        return upper(spot(r.place()));
+    }
+
+    private List<String> from(Weapon w) {
+        return w.exits().stream()
+                .filter(e -> !e.basis().tags().isEmpty())
+                .map(e -> String.valueOf(lexicon.positionName(e.from().group())))
+                .distinct()
+                .limit(PLACES)
+                .toList();
+    }
+
+    private String spot(ModelState p) {
+        boolean below = p.standing() < 0 && groups.guard(p.group()) && !groups.passing(p.group());
+        return say("spot." + (below ? "below" : kind(p, false)), String.valueOf(lexicon.positionName(p.group())), them);
+    }
+
+    private String upper(String text) {
+        return text.substring(0, 1).toUpperCase(locale) + text.substring(1);
+    }
+
+    private static String percent(double share) {
+        return Math.round(100 * share) + "%";
+    }
+
+    private static long whole(double x) {
+        return Math.round(x);
+    }
+
+    private String points(double share) {
+        return String.format(locale, "%.1f", 100 * share);
+    }
+
+    private String what(Decision d) {
+        return lexicon.techniqueName(String.valueOf(d.option().technique()));
+    }
+
+    /** Places, those of a kind together: "from half guard or knee shield, in Brisa's closed guard". */
+    private String where(Decision d) {
+        Map<String, List<String>> kinds = new LinkedHashMap<>();
+        boolean hold = d.option().kind() == Option.Kind.HOLD;
+        for (ModelState p : d.places()) {
+            kinds.computeIfAbsent(kind(p, hold), k -> new ArrayList<>())
+                    .add(String.valueOf(lexicon.positionName(p.group())));
+        }
+        return kinds.entrySet().stream()
+                .map(e -> say("spot." + e.getKey(), list(e.getValue()), them))
+                .collect(Collectors.joining(say("and")));
+    }
+
+    /** To keep what is needs no names of places: on top, standing. */
+    private String kind(ModelState p, boolean hold) {
+        boolean guard = groups.guard(p.group()) && !groups.passing(p.group());
+        if (p.standing() == 0) {
+            return p.equals(ModelState.START) ? "standing" : "there";
+        }
+        if (hold) {
+            return "top";
+        }
+        if (guard) {
+            return p.standing() < 0 ? "from" : "guard";
+        }
+        return p.standing() > 0 ? "from" : "under";
+    }
+
+    private String list(List<String> names) {
+        String last = names.get(names.size() - 1);
+        return names.size() == 1 ? last : String.join(", ", names.subList(0, names.size() - 1)) + say("or") + last;
+    }
+
+    private String when(Decision d) {
+        Stream<String> lead = d.atAnyScore() ? Stream.of() : Stream.of(say("lead." + leads(d.leads())));
+        Stream<String> part = d.atAnyTime() ? Stream.of() : Stream.of(say("part." + parts(d.parts())));
+        return Stream.concat(lead, part).collect(Collectors.joining(", "));
+    }
+
+    private static String leads(Set<Lead> leads) {
+        return Stream.of(Lead.values()).filter(leads::contains).map(Lead::name).collect(Collectors.joining("."));
+    }
+
+    private static String parts(Set<Part> parts) {
+        return Stream.of(Part.values()).filter(parts::contains).map(Part::name).collect(Collectors.joining("."));
+    }
+}
