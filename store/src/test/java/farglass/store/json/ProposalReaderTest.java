@@ -3,6 +3,7 @@ package farglass.store.json;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.ObjectMapper;
 import farglass.camp.Skill;
 import farglass.debrief.Branch;
@@ -55,6 +56,32 @@ class ProposalReaderTest {
 
     private static int size(Proposal.Node n) {
         return 1 + n.next().stream().mapToInt(ProposalReaderTest::size).sum();
+    }
+
+    @Test
+    void decisionsAreWrittenWithWhatTheyRestOn() throws Exception {
+        JsonNode d = new ObjectMapper().readTree(text);
+        assertThat(d.path("idea").asText()).endsWith(".");
+        assertThat(d.path("decisions"))
+                .hasSameSizeAs(proposal.decisions().valued())
+                .isNotEmpty();
+        for (JsonNode row : d.path("decisions")) {
+            assertThat(row.path("text").asText()).endsWith(".");
+            assertThat(row.path("places").get(0).asText())
+                    .isEqualTo(row.path("place").asText());
+            assertThat(row.path("leftFromMs").asLong())
+                    .isGreaterThan(row.path("leftToMs").asLong());
+            assertThat(row.path("worth").asDouble()).isPositive();
+            assertThat(row.path("holds").isNull()).as("no draws were made").isTrue();
+            assertThat(row.path("leads")).isNotEmpty();
+        }
+        assertThat(d.path("carried").path("gain").asDouble())
+                .isEqualTo(proposal.decisions().carried());
+        assertThat(d.path("calls")).hasSizeBetween(1, 6);
+        assertThat(d.path("weapons").get(0).path("tags")).isNotEmpty();
+        d.path("refuse")
+                .forEach(r -> assertThat(r.path("share").asDouble())
+                        .isGreaterThan(r.path("usual").asDouble()));
     }
 
     @Test
