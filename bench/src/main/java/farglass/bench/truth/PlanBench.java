@@ -43,9 +43,8 @@ import org.apache.commons.rng.simple.RandomSource;
 public final class PlanBench {
     private static final int MATCHES = 20;
     private static final int DRAWS = 40;
-    private static final SolverSettings SETTINGS = SolverSettings.USUAL
-            .emphasis(Double.parseDouble(System.getProperty("emph", "1")))
-            .coarse();
+    private static final SolverSettings SETTINGS =
+            SolverSettings.USUAL.emphasis(1).coarse();
     /** Tries a minute from which on an action is at home in a game. */
     private static final double OFTEN = 0.3;
     /** Minutes of a match spent in its place at least. */
@@ -66,8 +65,7 @@ public final class PlanBench {
     public static void start(int opponents) {
         Lexicon lexicon = Lexicon.builtIn();
         List<MatchRecord> demo = DemoLibrary.matches(lexicon, DemoLibrary.SEED);
-        for (String rules :
-                List.of(System.getProperty("rules", "points-gi,submission-only").split(","))) {
+        for (String rules : List.of("points-gi", "submission-only")) {
             Meeting prior = meeting(demo, lexicon, "ansa-kellivar", "odile-marrowen", rules);
             IdealReader ideal =
                     new IdealReader(prior, e -> attack(e) && e.ours() && e.ownAction(), e -> attack(e) && !e.ours());
@@ -186,7 +184,9 @@ public final class PlanBench {
         Policy carried = best.policy().over(known, allowed);
         BackwardInduction read = new BackwardInduction(reader.read(m.model()), m.complete(SETTINGS));
         Policy informed = read.best(BackwardInduction.Answer.NEVER).policy().over(read, allowed);
-        MeetingSolution solved = m.solve();
+        // decisions are those of the usual dial, as they are shown first
+        Meeting shownAs = m.under(SolverSettings.USUAL.coarse(), Constraints.NONE);
+        MeetingSolution solved = shownAs.solve();
         Decisions decisions = requireNonNull(Decisions.drawn(solved, 1, x -> {}, () -> false));
         List<Decision> told =
                 decisions.valued().stream().map(Decisions.Valued::decision).toList();

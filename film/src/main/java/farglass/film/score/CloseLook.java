@@ -112,7 +112,7 @@ public final class CloseLook {
                 .within(film.info().width(), film.info().height());
     }
 
-    /** A name with the initial that stands beside it in most readings of it; as it is when they show none, or it has one. */
+    /** A name with the initial that stands beside it in most readings of it; as it is when it has one already. */
     static String withInitial(String name, List<String> readings) {
         String bare = bare(name);
         if (bare.length() < 2 || name.matches(".*\\b\\p{Lu}\\.?$|^\\p{Lu}\\b.*")) {
