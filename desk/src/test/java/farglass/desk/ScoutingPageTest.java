@@ -122,6 +122,7 @@ class ScoutingPageTest extends DeskDriver {
         press(KeyCode.ALT, KeyCode.UP);
         await("moved", () -> order().get(0).equals(before.get(1)));
         press(KeyCode.CONTROL, KeyCode.Z);
+        await("moved back", () -> order().equals(before));
         press(KeyCode.CONTROL, KeyCode.Z);
         await("as it was", () -> order().equals(before) && !shows("left out of the report"));
     }
