@@ -113,7 +113,7 @@ class MatchupTest extends DeskDriver {
         openNight();
         press(KeyCode.CONTROL, KeyCode.DIGIT6);
         page("#plan-page-decisions", "#plan-decisions");
-        await("the game plan stands there", LONG, () -> says("#plan-decisions", "of our chance to win hang on it"));
+        await("the game plan stands there", LONG, () -> says("#plan-decisions", "points of our chance to win. Ansa"));
         await("their weapons too", LONG, () -> says("#plan-decisions", "worked; a tenth less of it"));
         page("#plan-page-proposed", "#station-plan");
         await("a tree is proposed", LONG, () -> scene.lookup("#proposed-forks") != null);

@@ -84,8 +84,12 @@ public final class DecisionWriter {
         return text.isEmpty() ? "" : upper(text) + ".";
     }
 
-    /** What it is worth, and how sure that is. */
-    public String worth(Decisions.Valued v) {
+    /**
+     * What it is worth, and how sure that is.
+     *
+     * @param draws in which it was valued
+     */
+    public String worth(Decisions.Valued v, int draws) {
         return v.range() == null || v.holds() == null
                 ? say("worth", points(v.worth()))
                 : say(
@@ -93,8 +97,8 @@ public final class DecisionWriter {
                         points(v.worth()),
                         points(v.range().lo()),
                         points(v.range().hi()),
-                        Math.round(v.holds() * Decisions.DRAWS),
-                        Decisions.DRAWS);
+                        Math.round(v.holds() * draws),
+                        draws);
     }
 
     /** What all of them carry of the whole: "These 4 carry 0.7 of the plan's 0.8 points." */

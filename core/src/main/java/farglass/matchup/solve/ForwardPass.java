@@ -47,8 +47,8 @@ public final class ForwardPass {
     private final double[][] most;
     private final int[][] mostStep;
     private final int[][] mostLead;
-    /** By place, then region and option: what the option would bring there over the natural mix. */
-    private final double[][] worth;
+    /** What options would bring over the natural mix; gathered only where nothing else is chosen. */
+    private final FirstOrderWorth worth;
 
     private double clipped;
     /** Chances now and one step later; made when the pass begins. */
@@ -85,7 +85,7 @@ public final class ForwardPass {
         this.most = new double[n][];
         this.mostStep = new int[n][];
         this.mostLead = new int[n][];
-        this.worth = new double[n][];
+        this.worth = new FirstOrderWorth(programme);
         for (int s = 0; s < n; s++) {
             ownSlopes[s] = new double[model.own(s).size()][2];
             theirSlopes[s] = new double[model.theirs(s).size()][2];
@@ -94,7 +94,6 @@ public final class ForwardPass {
             most[s] = new double[regionMinutes[s].length];
             mostStep[s] = new int[regionMinutes[s].length];
             mostLead[s] = new int[regionMinutes[s].length];
-            worth[s] = new double[regionMinutes[s].length];
         }
     }
 
@@ -221,7 +220,7 @@ public final class ForwardPass {
             boolean hold = x > 0 && x == o.hold;
             own(s, moment, x, hold, taking, gains, chances);
             if (solution.natural()) {
-                worth(step, s, moment, k, a, lo, taking, gains, losses, values);
+                worth.gather(new FirstOrderWorth.Row(step, s, moment, k, a, lo, taking), gains, losses, values);
             }
             double factor = hold ? programme.settings().holdOtherFactor() : 1;
             double f = programme.perRate(s);
@@ -273,73 +272,6 @@ public final class ForwardPass {
             ownSlopes[s][i][0] += f * programme.factor(mine.get(i), moment) * perRate;
             ownSlopes[s][i][1] += f * o.rate(x, i) * dot(taking, chances[i]);
         }
-    }
-
-    /** What each option would bring in the cells of a row, lead by lead. */
-    private void worth(
-            int step,
-            int s,
-            int moment,
-            int k,
-            int a,
-            int lo,
-            double[] taking,
-            double[][] gains,
-            double[][] losses,
-            float[] values) {
-        Options o = programme.options(moment, s);
-        Options theirs = programme.answers(moment, s);
-        double f = programme.perRate(s);
-        for (int lead = -1; lead <= 1; lead++) {
-            int from = Math.max(0, grid.leads(lead, a) - lo);
-            int until = Math.min(taking.length, grid.leads(lead + 1, a) - lo);
-            if (from >= until) {
-                continue;
-            }
-            int region = Region.index(from + lo - grid.points, a, programme.partOf(step)) * o.size();
-            double[] dots = new double[gains.length];
-            double plain = 0;
-            for (int i = 0; i < dots.length; i++) {
-                dots[i] = dot(taking, gains[i], from, until);
-                plain += o.natural(i) * dots[i];
-            }
-            for (int x = 1; x < o.size(); x++) {
-                if (o.way[x] >= 0) {
-                    worth[s][region + x] += f * ((o.others[x] - 1) * plain + o.gain[x] * dots[o.way[x]]);
-                }
-            }
-            if (o.hold > 0) {
-                double their = 0;
-                for (int i = 0; i < losses.length; i++) {
-                    their += theirs.natural(i) * dot(taking, losses[i], from, until);
-                }
-                double call = programme.calls[s] * calledFor(s, k, a, lo, taking, from, until, values);
-                double held =
-                        (o.others[o.hold] - 1) * plain + (programme.settings().holdOtherFactor() - 1) * their;
-                worth[s][region + o.hold] += f * (held + call);
-            }
-        }
-    }
-
-    /** What a stalling call in these cells changes at once; the natural mix knows of no further ones. */
-    private double calledFor(int s, int k, int a, int lo, double[] taking, int from, int until, float[] values) {
-        PenaltyEffect effect = grid.nextCall(k);
-        int points = grid.points > 0 ? effect.points() : 0;
-        int here = grid.rowAt(s, k, a) + grid.pad + lo;
-        int there = grid.rowAt(s, k, a - effect.advantages()) + grid.pad - points + lo;
-        double sum = 0;
-        for (int i = from; i < until; i++) {
-            sum += taking[i] * ((effect.loses() ? 0 : values[there + i]) - values[here + i]);
-        }
-        return sum;
-    }
-
-    private static double dot(double[] a, double[] b, int from, int until) {
-        double sum = 0;
-        for (int i = from; i < until; i++) {
-            sum += a[i] * b[i];
-        }
-        return sum;
     }
 
     private static double dot(double[] a, double[] b) {
@@ -475,13 +407,7 @@ public final class ForwardPass {
      * Only of a pass under the natural mix; 0 of others, and where the option does not occur.
      */
     public double worth(ModelState p, Region region, Option option) {
-        double sum = 0;
-        for (boolean paid : new boolean[] {false, true}) {
-            int s = model.indexOf(p.paid(paid));
-            int x = s < 0 ? -1 : programme.own[s].indexOf(option);
-            sum += x < 0 ? 0 : worth[s][region.index() * programme.own[s].size() + x];
-        }
-        return sum;
+        return worth.of(p, region, option);
     }
 
     /** Share of the time in a place and a region in which an option is taken; 0 where no time is spent. */

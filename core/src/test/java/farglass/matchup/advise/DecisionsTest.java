@@ -77,7 +77,9 @@ class DecisionsTest {
             assertThat(v.range()).isNotNull();
             assertThat(v.range().lo()).isLessThanOrEqualTo(v.range().hi());
             assertThat(v.sure()).isEqualTo(v.holds() >= Decisions.HOLDS);
-            assertThat(WRITER.worth(v)).contains(v.sure() ? "it helps in" : "likely, not sure");
+            assertThat(WRITER.worth(v, 12))
+                    .contains(v.sure() ? "; helps in" : "likely, not sure")
+                    .endsWith(Math.round(12 * v.holds()) + " of 12 draws");
         });
         assertThat(Decisions.drawn(solved, 12, 1, x -> {}, () -> true)).isNull();
     }
@@ -127,7 +129,7 @@ class DecisionsTest {
                 Set.of(Region.Lead.AHEAD),
                 Set.of(Region.Part.LAST));
         assertThat(WRITER.sentence(hold))
-                .isEqualTo("When ahead, in the last two minutes, on top, standing: keep it and slow it down until the"
+                .isEqualTo("When ahead, in the last two minutes, on top or standing: keep it and slow it down until the"
                         + " first call.");
         assertThat(WRITER.calls(List.of(hold, hold))).containsExactly("hold it");
         assertThat(WRITER.evidence(hold, meeting)).contains("Brisa");

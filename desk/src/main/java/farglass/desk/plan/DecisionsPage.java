@@ -66,7 +66,7 @@ final class DecisionsPage extends HBox {
                     .flatMap(e -> e.basis().tags().stream())
                     .distinct()
                     .toList();
-            list.add(() -> row(w.sentence(x), w.worth(v) + ". " + w.evidence(x, meeting), tags));
+            list.add(() -> row(w.sentence(x), w.worth(v, d.draws()) + ". " + w.evidence(x, meeting), tags));
         }
         if (!p.weapons().isEmpty()) {
             heading(list, "plan.decisions.weapons");

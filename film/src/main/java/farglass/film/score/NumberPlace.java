@@ -1,11 +1,10 @@
 package farglass.film.score;
 
 import farglass.film.Box;
+import farglass.film.ConnectedPixels;
 import farglass.film.GrayPicture;
-import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.Comparator;
-import java.util.Deque;
 import java.util.List;
 import java.util.function.ToDoubleFunction;
 import org.jspecify.annotations.Nullable;
@@ -117,7 +116,11 @@ final class NumberPlace {
             for (int i = 0; i < ink.length; i++) {
                 ink[i] = (p.pixels()[i] & 0xff) > level == bright;
             }
-            Box found = digit(parts(ink, p.width(), p.height()), p, cx, cy, h);
+            List<Box> parts = ConnectedPixels.of(ink, p.width(), true).stream()
+                    .map(ConnectedPixels::box)
+                    .filter(x -> inside(x, p, h))
+                    .toList();
+            Box found = digit(parts, cx, cy, h);
             if (found != null && (digit == null || found.height() > digit.height())) {
                 digit = found;
             }
@@ -127,14 +130,18 @@ final class NumberPlace {
                 : new Box(area.x() + digit.x(), area.y() + digit.y(), digit.width(), digit.height());
     }
 
+    /** Whether a part ends within an area, is no noise and no higher than a digit. */
+    private static boolean inside(Box x, GrayPicture p, int h) {
+        return x.x() > 0
+                && x.y() > 0
+                && x.x() + x.width() < p.width()
+                && x.y() + x.height() < p.height()
+                && x.height() <= MOST_HIGH * h
+                && x.width() * x.height() >= SPECK;
+    }
+
     /** The part of an area that is nearest its middle, with those beside it. */
-    private static @Nullable Box digit(List<Box> parts, GrayPicture p, int cx, int cy, int h) {
-        parts.removeIf(x -> x.x() == 0
-                || x.y() == 0
-                || x.x() + x.width() == p.width()
-                || x.y() + x.height() == p.height()
-                || x.height() > MOST_HIGH * h
-                || x.width() * x.height() < SPECK);
+    private static @Nullable Box digit(List<Box> parts, int cx, int cy, int h) {
         Box digit = parts.stream()
                 .filter(x -> Math.abs(x.x() + x.width() / 2.0 - cx) < SIDE * h
                         && Math.abs(x.y() + x.height() / 2.0 - cy) < SIDE * h)
@@ -176,42 +183,6 @@ final class NumberPlace {
             v++;
         }
         return v;
-    }
-
-    /** Round every set of pixels that touch. */
-    private static List<Box> parts(boolean[] ink, int width, int height) {
-        List<Box> parts = new ArrayList<>();
-        Deque<Integer> open = new ArrayDeque<>();
-        for (int start = 0; start < ink.length; start++) {
-            if (!ink[start]) {
-                continue;
-            }
-            int left = width;
-            int right = 0;
-            int top = height;
-            int bottom = 0;
-            open.push(start);
-            ink[start] = false;
-            while (!open.isEmpty()) {
-                int at = open.pop();
-                int x = at % width;
-                int y = at / width;
-                left = Math.min(left, x);
-                right = Math.max(right, x);
-                top = Math.min(top, y);
-                bottom = Math.max(bottom, y);
-                for (int v = Math.max(0, y - 1); v <= Math.min(height - 1, y + 1); v++) {
-                    for (int u = Math.max(0, x - 1); u <= Math.min(width - 1, x + 1); u++) {
-                        if (ink[v * width + u]) {
-                            ink[v * width + u] = false;
-                            open.push(v * width + u);
-                        }
-                    }
-                }
-            }
-            parts.add(new Box(left, top, right - left + 1, bottom - top + 1));
-        }
-        return parts;
     }
 
     private static boolean near(Box a, Box b, double gap) {

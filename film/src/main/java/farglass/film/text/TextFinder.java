@@ -1,11 +1,10 @@
 package farglass.film.text;
 
 import farglass.film.Box;
+import farglass.film.ConnectedPixels;
 import farglass.film.FilmException;
 import java.nio.ByteBuffer;
-import java.util.ArrayDeque;
 import java.util.ArrayList;
-import java.util.Deque;
 import java.util.List;
 
 /**
@@ -71,44 +70,23 @@ public final class TextFinder implements AutoCloseable {
     /** Connected marked pixels, each group made a box of the picture. */
     static List<Box> lines(float[] chance, int w, int h, int width, int height) {
         List<Box> boxes = new ArrayList<>();
-        boolean[] seen = new boolean[w * h];
-        Deque<Integer> open = new ArrayDeque<>();
-        for (int start = 0; start < seen.length; start++) {
-            if (seen[start] || chance[start] < MARKED) {
-                continue;
-            }
-            int left = w;
-            int right = 0;
-            int top = h;
-            int bottom = 0;
-            double sum = 0;
-            int n = 0;
-            seen[start] = true;
-            open.add(start);
-            while (!open.isEmpty()) {
-                int at = open.remove();
-                int x = at % w;
-                int y = at / w;
-                left = Math.min(left, x);
-                right = Math.max(right, x);
-                top = Math.min(top, y);
-                bottom = Math.max(bottom, y);
-                sum += chance[at];
-                n++;
-                for (int next : new int[] {x > 0 ? at - 1 : at, x < w - 1 ? at + 1 : at, at - w, at + w}) {
-                    if (next >= 0 && next < seen.length && !seen[next] && chance[next] >= MARKED) {
-                        seen[next] = true;
-                        open.add(next);
-                    }
-                }
-            }
-            int high = bottom - top + 1;
-            int wide = right - left + 1;
-            if (high >= LEAST && wide >= LEAST && sum / n >= SURE && left < width && top < height) {
-                int grow = (int) Math.ceil(GROWN * high);
-                int x = Math.max(0, left - grow);
-                int y = Math.max(0, top - grow);
-                boxes.add(new Box(x, y, right + grow + 1 - x, bottom + grow + 1 - y).within(width, height));
+        boolean[] marked = new boolean[w * h];
+        for (int i = 0; i < marked.length; i++) {
+            marked[i] = chance[i] >= MARKED;
+        }
+        for (ConnectedPixels group : ConnectedPixels.of(marked, w, false)) {
+            Box b = group.box();
+            double sure = group.pixels().stream()
+                    .mapToDouble(i -> chance[i])
+                    .average()
+                    .orElse(0);
+            if (b.height() >= LEAST && b.width() >= LEAST && sure >= SURE && b.x() < width && b.y() < height) {
+                int grow = (int) Math.ceil(GROWN * b.height());
+                int x = Math.max(0, b.x() - grow);
+                int y = Math.max(0, b.y() - grow);
+                int right = b.x() + b.width() + grow;
+                int bottom = b.y() + b.height() + grow;
+                boxes.add(new Box(x, y, right - x, bottom - y).within(width, height));
             }
         }
         return boxes;
