@@ -12,6 +12,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 
 /** Finds what film can show in words: an action or its family, a grip, a position, a body fact, a restart. */
@@ -36,6 +37,14 @@ final class EventPatternReader {
 
     /** The first thing in a text, actions before grips before places; the longest name that fits counts. */
     static Optional<EventPattern> in(String text, boolean ours, Lexicon lexicon) {
+        List<EventPattern> found = all(text, ours, lexicon);
+        return Stream.of(EventPattern.Kind.ACTION, EventPattern.Kind.GRIP, EventPattern.Kind.PLACE)
+                .flatMap(kind -> found.stream().filter(s -> s.kind() == kind))
+                .findFirst();
+    }
+
+    /** Everything in a text, in its order; the longest name that fits counts. */
+    static List<EventPattern> all(String text, boolean ours, Lexicon lexicon) {
         String[] words = Lexicon.normal(text).split("[^\\p{L}\\p{N}/']+");
         List<EventPattern> found = new ArrayList<>();
         int i = 0;
@@ -47,21 +56,19 @@ final class EventPatternReader {
                 Optional<EventPattern> s = part.length() < 4 ? Optional.empty() : whole(part, ours, part, lexicon);
                 if (s.isPresent()) {
                     found.add(s.get());
-                    used = n;
+                    used = takesBack(words, i + n - 1, ours, lexicon) ? n - 1 : n;
                     break;
                 }
             }
             i += used;
         }
-        for (EventPattern.Kind kind :
-                List.of(EventPattern.Kind.ACTION, EventPattern.Kind.GRIP, EventPattern.Kind.PLACE)) {
-            for (EventPattern s : found) {
-                if (s.kind() == kind) {
-                    return Optional.of(s);
-                }
-            }
-        }
-        return Optional.empty();
+        return found;
+    }
+
+    /** Whether a word is "back" and begins what follows: "from half guard back take". */
+    private static boolean takesBack(String[] words, int at, boolean ours, Lexicon lexicon) {
+        String two = at + 1 < words.length ? words[at] + " " + words[at + 1] : "";
+        return two.startsWith("back ") && whole(two, ours, two, lexicon).isPresent();
     }
 
     private static @Nullable EventPattern named(String word, boolean ours, String typed, Lexicon lexicon) {

@@ -21,6 +21,11 @@ public record Occurrence(int tag, MatchTime t) {
         return EventPatternReader.in(sentence, ours, lexicon);
     }
 
+    /** Everything that a sentence speaks of and film can show, in its order. */
+    public static List<EventPattern> mentioned(String sentence, boolean ours, Lexicon lexicon) {
+        return EventPatternReader.all(sentence, ours, lexicon);
+    }
+
     /** Everywhere in a record, in the order of time. */
     public static List<Occurrence> of(@Nullable EventPattern s, MatchRecord record, Corner us, Lexicon lexicon) {
         return requireNonNull(s).in(Watched.of(record, us, lexicon)).stream()

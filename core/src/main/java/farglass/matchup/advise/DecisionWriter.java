@@ -7,13 +7,11 @@ import farglass.matchup.model.StateSpace;
 import farglass.matchup.solve.Option;
 import farglass.matchup.solve.Region.Lead;
 import farglass.matchup.solve.Region.Part;
-import java.text.MessageFormat;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
-import java.util.ResourceBundle;
 import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
@@ -28,8 +26,7 @@ public final class DecisionWriter {
     /** Places that are named for a weapon. */
     private static final int PLACES = 2;
 
-    private final ResourceBundle words;
-    private final Locale locale;
+    private final Wording words;
     private final Lexicon lexicon;
     private final StateSpace groups;
     private final String us;
@@ -40,8 +37,7 @@ public final class DecisionWriter {
      * @param them the opponent's
      */
     public DecisionWriter(Locale locale, Lexicon lexicon, String us, String them) {
-        this.words = ResourceBundle.getBundle("farglass.matchup.advise.Decision", locale);
-        this.locale = locale;
+        this.words = Wording.of("Decision", locale);
         this.lexicon = lexicon;
         this.groups = new StateSpace(lexicon);
         this.us = us;
@@ -49,12 +45,12 @@ public final class DecisionWriter {
     }
 
     private String say(String key, @Nullable Object... args) {
-        return new MessageFormat(words.getString(key), locale).format(args);
+        return words.say(key, args);
     }
 
     /** "From half guard or knee shield: half guard sweep, when behind, in the last two minutes." */
     public String sentence(Decision d) {
-        return upper(said(d, ""));
+        return words.upper(said(d, ""));
     }
 
     private String said(Decision d, String in) {
@@ -62,12 +58,12 @@ public final class DecisionWriter {
         if (d.option().kind() == Option.Kind.HOLD) {
             return say("hold" + in, where(d), when.isEmpty() ? "" : say("before", when));
         }
-        return say("press" + in, where(d), what(d), when.isEmpty() ? "" : say("with", when));
+        return say("press" + in, where(d), what(d), condition(d));
     }
 
     /** A few words to call out: "half guard sweep". */
     public String call(Decision d) {
-        return d.option().kind() == Option.Kind.HOLD ? say("call.hold") : what(d);
+        return d.option().kind() == Option.Kind.HOLD ? say("call.hold", name(d.places().get(0))) : what(d);
     }
 
     /** At most six calls, each once, of decisions in their order. */
@@ -81,7 +77,7 @@ public final class DecisionWriter {
                 .limit(IDEAS)
                 .map(v -> said(v.decision(), ".idea"))
                 .collect(Collectors.joining("; "));
-        return text.isEmpty() ? "" : upper(text) + ".";
+        return text.isEmpty() ? "" : words.upper(text) + ".";
     }
 
     /**
@@ -91,12 +87,12 @@ public final class DecisionWriter {
      */
     public String worth(Decisions.Valued v, int draws) {
         return v.range() == null || v.holds() == null
-                ? say("worth", points(v.worth()))
+                ? say("worth", words.points(v.worth()))
                 : say(
                         v.sure() ? "worth.sure" : "worth.likely",
-                        points(v.worth()),
-                        points(v.range().lo()),
-                        points(v.range().hi()),
+                        words.points(v.worth()),
+                        words.points(v.range().lo()),
+                        words.points(v.range().hi()),
                         Math.round(v.holds() * draws),
                         draws);
     }
@@ -105,7 +101,7 @@ public final class DecisionWriter {
     public String carried(Decisions d) {
         return d.valued().isEmpty()
                 ? say("none", them)
-                : say("carried", d.valued().size(), points(d.carried()), points(d.whole()));
+                : say("carried", d.valued().size(), words.points(d.carried()), words.points(d.whole()));
     }
 
     /** Both records with what is done: "Ansa 7 of 12; others 9 of 31 against Brisa"; empty for keeping what is. */
@@ -130,7 +126,7 @@ public final class DecisionWriter {
 
     /** How often they get there, and what it costs. */
     public String reached(Refusal r) {
-        return say("refuse", them, percent(r.share()), percent(r.usual()), points(-r.worth()));
+        return say("refuse", them, words.percent(r.share()), words.percent(r.usual()), words.points(-r.worth()));
     }
 
     /** "Triangle from closed guard: 5 of 37 worked; a tenth less of it is worth 0.4 points of our chance to win." */
@@ -140,47 +136,40 @@ public final class DecisionWriter {
 
     /** How often it worked, and what it costs. */
     public String record(Weapon w) {
-        return say("weapon", whole(w.worked()), whole(w.decided()), points(w.costs()));
+        return say("weapon", whole(w.worked()), whole(w.decided()), words.points(w.costs()));
     }
 
     /** The same in a few words: "triangle from closed guard". */
     public String threat(Weapon w) {
-        return upper(say("threat", String.valueOf(lexicon.techniqueName(w.technique())), list(from(w))));
+        return words.upper(say("threat", String.valueOf(lexicon.techniqueName(w.technique())), words.list(from(w))));
     }
 
     /** The place alone: "Under Brisa's mount". */
     public String place(Refusal r) {
-        return upper(spot(r.place()));
+        return words.upper(spot(r.place()));
     }
 
     private List<String> from(Weapon w) {
         return w.exits().stream()
                 .filter(e -> !e.basis().tags().isEmpty())
-                .map(e -> String.valueOf(lexicon.positionName(e.from().group())))
+                .map(e -> name(e.from()))
                 .distinct()
                 .limit(PLACES)
                 .toList();
     }
 
-    private String spot(ModelState p) {
+    /** A place as a sentence names it: "from half guard", "under Brisa's mount". */
+    String spot(ModelState p) {
         boolean below = p.standing() < 0 && groups.guard(p.group()) && !groups.passing(p.group());
-        return say("spot." + (below ? "below" : kind(p, false)), String.valueOf(lexicon.positionName(p.group())), them);
-    }
-
-    private String upper(String text) {
-        return text.substring(0, 1).toUpperCase(locale) + text.substring(1);
-    }
-
-    private static String percent(double share) {
-        return Math.round(100 * share) + "%";
+        return say("spot." + (below ? "below" : kind(p, false)), name(p), them);
     }
 
     private static long whole(double x) {
         return Math.round(x);
     }
 
-    private String points(double share) {
-        return String.format(locale, "%.1f", 100 * share);
+    private String name(ModelState p) {
+        return String.valueOf(lexicon.positionName(p.group()));
     }
 
     private String what(Decision d) {
@@ -193,21 +182,20 @@ public final class DecisionWriter {
         boolean hold = d.option().kind() == Option.Kind.HOLD;
         for (ModelState p : d.places()) {
             kinds.computeIfAbsent(kind(p, hold), k -> new ArrayList<>())
-                    .add(String.valueOf(lexicon.positionName(p.group())));
+                    .add(name(p));
         }
         return kinds.entrySet().stream()
-                .map(e -> say("spot." + e.getKey(), list(e.getValue()), them))
+                .map(e -> say("spot." + e.getKey(), words.list(e.getValue()), them))
                 .collect(Collectors.joining(say("and")));
     }
 
-    /** To keep what is needs no names of places: on top, standing. */
     private String kind(ModelState p, boolean hold) {
         boolean guard = groups.guard(p.group()) && !groups.passing(p.group());
         if (p.standing() == 0) {
             return p.equals(ModelState.START) ? "standing" : "there";
         }
-        if (hold) {
-            return "top";
+        if (hold && p.standing() < 0 == guard) {
+            return guard ? "below" : "there";
         }
         if (guard) {
             return p.standing() < 0 ? "from" : "guard";
@@ -215,9 +203,10 @@ public final class DecisionWriter {
         return p.standing() > 0 ? "from" : "under";
     }
 
-    private String list(List<String> names) {
-        String last = names.get(names.size() - 1);
-        return names.size() == 1 ? last : String.join(", ", names.subList(0, names.size() - 1)) + say("or") + last;
+    /** The score and time that it is meant for, with a comma before; empty for any. */
+    String condition(Decision d) {
+        String when = when(d);
+        return when.isEmpty() ? "" : say("with", when);
     }
 
     private String when(Decision d) {

@@ -53,6 +53,16 @@ public final class MeetingWriter {
         return new DecisionWriter(locale, lexicon, us, them);
     }
 
+    /** Words for a plan of our own with the same names. */
+    public OwnPlanWriter own() {
+        return new OwnPlanWriter(locale, lexicon, us, them);
+    }
+
+    /** Reads a coach's sentences against the same opponent. */
+    public IntentReader reader(MeetingSolution solved) {
+        return new IntentReader(solved, locale, lexicon, them);
+    }
+
     private String say(String key, @Nullable Object... args) {
         return new MessageFormat(words.getString(key), locale).format(args);
     }

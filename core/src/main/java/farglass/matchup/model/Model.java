@@ -9,6 +9,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.function.Function;
+import java.util.function.Predicate;
 
 /**
  * A match as places and ways out of them, with what each earns. Everything is seen by our athlete: points and
@@ -190,19 +191,21 @@ public final class Model {
 
     /** The same match when our athlete never tries some techniques; the time goes to the others. */
     public Model without(Set<String> barred) {
-        if (barred.isEmpty()) {
-            return this;
-        }
+        return barred.isEmpty() ? this : without(e -> barred.contains(e.technique()));
+    }
+
+    /** The same match when our athlete never takes some ways out; the time goes to the others of that place. */
+    public Model without(Predicate<Exit> barred) {
         List<Exit> exits = new ArrayList<>();
         for (int s = 0; s < plain.size(); s++) {
             double all = 0;
             double left = 0;
             for (Way w : own.get(s)) {
                 all += w.rate();
-                left += barred.contains(w.exit().technique()) ? 0 : w.rate();
+                left += barred.test(w.exit()) ? 0 : w.rate();
             }
             for (Way w : own.get(s)) {
-                if (!barred.contains(w.exit().technique())) {
+                if (!barred.test(w.exit())) {
                     Exit e = w.exit();
                     exits.add(e.numbers(e.rate() * all / left, e.chance(), e.source()));
                 }

@@ -1,0 +1,58 @@
+package farglass.matchup.advise;
+
+import farglass.matchup.model.Exit;
+import java.util.List;
+import java.util.Set;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * Something that a coach wants done, or never done, as far as film can tell what it is worth.
+ *
+ * @param words it was read from
+ * @param decisions to be taken, one for each technique that is meant; empty for what is never done or cannot be valued
+ * @param barred ways out that are never to be taken
+ * @param anywhere whether no place was named, so that wherever it comes up is meant
+ * @param unvalued why film cannot value it; null when it can
+ */
+public record Intent(
+        String words, List<Decision> decisions, Set<Exit.Key> barred, boolean anywhere, @Nullable Unvalued unvalued) {
+    /** Why an intent has no number. */
+    public enum Unvalued {
+        /** It names nothing that is done. */
+        NO_ACTION,
+        /** There is hardly any film of the place it names. */
+        NO_PLACE,
+        /** Our athlete was never seen to do it there. */
+        NEVER_SEEN,
+        /** Too few tries to lean on (ruling M27). */
+        HARDLY_SHOWN,
+        /** It is nearly all that is done there already, so that it cannot be done much more. */
+        ALREADY
+    }
+
+    public Intent {
+        decisions = List.copyOf(decisions);
+        barred = Set.copyOf(barred);
+    }
+
+    static Intent unvalued(String words, Unvalued why) {
+        return new Intent(words, List.of(), Set.of(), false, why);
+    }
+
+    /** Whether something is never to be done. */
+    public boolean never() {
+        return !barred.isEmpty();
+    }
+
+    /** The same with conditions in place of its own. */
+    Intent when(Conditions c) {
+        return new Intent(
+                words,
+                decisions.stream()
+                        .map(d -> new Decision(d.places(), d.option(), c.leads(d.leads()), c.parts(d.parts())))
+                        .toList(),
+                barred,
+                anywhere,
+                unvalued);
+    }
+}

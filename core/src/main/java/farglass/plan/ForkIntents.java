@@ -1,0 +1,49 @@
+package farglass.plan;
+
+import farglass.matchup.advise.Intent;
+import farglass.matchup.advise.IntentReader;
+import farglass.matchup.model.ModelState;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Set;
+
+/**
+ * What the forks of a plan want of our athlete, in their order. A fork that names no place means where the one before
+ * it leads, as far as words tell; of two that mean the same the first counts.
+ */
+public final class ForkIntents {
+    /** Before it what is done, behind it where that leads. */
+    private static final String LEADS = "\u2192";
+
+    /** @param fork id of the fork it was read from */
+    public record Read(String fork, Intent intent) {}
+
+    private final IntentReader reader;
+    private final List<Read> all = new ArrayList<>();
+    private final Set<Object> seen = new HashSet<>();
+
+    private ForkIntents(IntentReader reader) {
+        this.reader = reader;
+    }
+
+    /** Of all openings and what follows them; what the opponent does is none. */
+    public static List<Read> of(List<Fork> openings, IntentReader reader) {
+        ForkIntents f = new ForkIntents(reader);
+        openings.forEach(o -> f.read(o, List.of()));
+        return List.copyOf(f.all);
+    }
+
+    private void read(Fork fork, List<ModelState> before) {
+        String[] parts = fork.text().split(LEADS, 2);
+        if (fork.ours()) {
+            for (Intent i : reader.read(parts[0], before)) {
+                if (i.unvalued() != null || seen.add(List.of(i.decisions(), i.barred()))) {
+                    all.add(new Read(fork.id(), i));
+                }
+            }
+        }
+        List<ModelState> next = reader.places(parts[parts.length - 1]);
+        fork.next().forEach(n -> read(n, next));
+    }
+}
