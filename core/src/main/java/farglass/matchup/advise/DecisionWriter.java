@@ -63,7 +63,9 @@ public final class DecisionWriter {
 
     /** A few words to call out: "half guard sweep". */
     public String call(Decision d) {
-        return d.option().kind() == Option.Kind.HOLD ? say("call.hold", name(d.places().get(0))) : what(d);
+        return d.option().kind() == Option.Kind.HOLD
+                ? say("call.hold", name(d.places().get(0)))
+                : what(d);
     }
 
     /** At most six calls, each once, of decisions in their order. */
@@ -181,8 +183,7 @@ public final class DecisionWriter {
         Map<String, List<String>> kinds = new LinkedHashMap<>();
         boolean hold = d.option().kind() == Option.Kind.HOLD;
         for (ModelState p : d.places()) {
-            kinds.computeIfAbsent(kind(p, hold), k -> new ArrayList<>())
-                    .add(name(p));
+            kinds.computeIfAbsent(kind(p, hold), k -> new ArrayList<>()).add(name(p));
         }
         return kinds.entrySet().stream()
                 .map(e -> say("spot." + e.getKey(), words.list(e.getValue()), them))

@@ -15,7 +15,11 @@ import org.jspecify.annotations.Nullable;
  * @param unvalued why film cannot value it; null when it can
  */
 public record Intent(
-        String words, List<Decision> decisions, Set<Exit.Key> barred, boolean anywhere, @Nullable Unvalued unvalued) {
+        String words,
+        List<Decision> decisions,
+        Set<Exit.Key> barred,
+        boolean anywhere,
+        @Nullable Unvalued unvalued) {
     /** Why an intent has no number. */
     public enum Unvalued {
         /** It names nothing that is done. */

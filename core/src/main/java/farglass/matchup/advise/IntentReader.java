@@ -71,9 +71,8 @@ public final class IntentReader {
         Sentence s = new Sentence(List.of());
         s.named(text.toLowerCase(locale));
         return s.named.keySet().stream()
-                .map(g -> states().stream()
-                        .filter(p -> p.group().equals(g))
-                        .min(Comparator.comparingInt(s::strangeness)))
+                .map(g ->
+                        states().stream().filter(p -> p.group().equals(g)).min(Comparator.comparingInt(s::strangeness)))
                 .flatMap(Optional::stream)
                 .toList();
     }
@@ -179,7 +178,9 @@ public final class IntentReader {
         private List<ModelState> meant() {
             return named.isEmpty()
                     ? before
-                    : states().stream().filter(p -> named.containsKey(p.group())).toList();
+                    : states().stream()
+                            .filter(p -> named.containsKey(p.group()))
+                            .toList();
         }
 
         private Intent hold(String clause) {
@@ -191,8 +192,7 @@ public final class IntentReader {
                     .toList();
             return held.isEmpty()
                     ? Intent.unvalued(clause.strip(), Intent.Unvalued.NO_PLACE)
-                    : new Intent(
-                            clause.strip(), List.of(always(held, Option.HOLD)), Set.of(), named.isEmpty(), null);
+                    : new Intent(clause.strip(), List.of(always(held, Option.HOLD)), Set.of(), named.isEmpty(), null);
         }
 
         private Intent never(EventPattern m) {
@@ -268,7 +268,8 @@ public final class IntentReader {
                     .collect(Collectors.toMap(
                             e -> e.from().group(), strange::applyAsInt, Math::min, LinkedHashMap::new));
             return all.stream()
-                    .filter(e -> strange.applyAsInt(e) == least.getOrDefault(e.from().group(), 0))
+                    .filter(e ->
+                            strange.applyAsInt(e) == least.getOrDefault(e.from().group(), 0))
                     .toList();
         }
     }
@@ -278,7 +279,6 @@ public final class IntentReader {
     }
 
     private static Decision always(List<ModelState> places, Option option) {
-        return new Decision(
-                places, option, Set.of(Region.Lead.values()), Set.of(Region.Part.values()));
+        return new Decision(places, option, Set.of(Region.Lead.values()), Set.of(Region.Part.values()));
     }
 }

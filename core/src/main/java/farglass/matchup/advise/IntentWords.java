@@ -94,7 +94,9 @@ final class IntentWords {
     Sided side(String text) {
         return below.matcher(text).find()
                 ? Sided.BELOW
-                : above.matcher(text).find() ? Sided.ABOVE : theirs.matcher(text).find() ? Sided.THEIRS : null;
+                : above.matcher(text).find()
+                        ? Sided.ABOVE
+                        : theirs.matcher(text).find() ? Sided.THEIRS : null;
     }
 
     Conditions conditions(String clause) {

@@ -31,7 +31,12 @@ import org.jspecify.annotations.Nullable;
  * @param draws 0 before
  */
 public record OwnPlan(
-        List<Valued> valued, double win, double natural, double proposed, @Nullable Ranges ranges, int draws) {
+        List<Valued> valued,
+        double win,
+        double natural,
+        double proposed,
+        @Nullable Ranges ranges,
+        int draws) {
     public OwnPlan {
         valued = List.copyOf(valued);
     }
@@ -98,26 +103,27 @@ public record OwnPlan(
         for (int i = 0; i < intents.size(); i++) {
             int left = i;
             Valued v = known.valued.get(i);
-            double[] worths =
-                    Arrays.stream(wins).mapToDouble(w -> w.all() - w.without()[left]).toArray();
+            double[] worths = Arrays.stream(wins)
+                    .mapToDouble(w -> w.all() - w.without()[left])
+                    .toArray();
             double holds = Arrays.stream(worths).filter(x -> x > 0).count() / (double) draws;
-            valued.add(
-                    v.worth() == null
-                            ? v
-                            : new Valued(v.intent(), v.worth(), Uncertainty.Range.of(worths), holds));
+            valued.add(v.worth() == null ? v : new Valued(v.intent(), v.worth(), Uncertainty.Range.of(worths), holds));
         }
         Ranges ranges = new Ranges(
                 Uncertainty.Range.of(Arrays.stream(wins).mapToDouble(Wins::all).toArray()),
-                Uncertainty.Range.of(
-                        Arrays.stream(wins).mapToDouble(w -> w.all() - w.natural()).toArray()),
-                Uncertainty.Range.of(
-                        Arrays.stream(wins).mapToDouble(w -> w.all() - w.proposed()).toArray()));
+                Uncertainty.Range.of(Arrays.stream(wins)
+                        .mapToDouble(w -> w.all() - w.natural())
+                        .toArray()),
+                Uncertainty.Range.of(Arrays.stream(wins)
+                        .mapToDouble(w -> w.all() - w.proposed())
+                        .toArray()));
         return new OwnPlan(valued, known.win, known.natural, known.proposed, ranges, draws);
     }
 
     /** The computed decisions that the plan has not. */
     public static List<Decision> left(List<Intent> intents, Decisions proposed) {
-        List<Decision> own = intents.stream().flatMap(i -> i.decisions().stream()).toList();
+        List<Decision> own =
+                intents.stream().flatMap(i -> i.decisions().stream()).toList();
         return proposed.valued().stream()
                 .map(Decisions.Valued::decision)
                 .filter(d -> own.stream().noneMatch(o -> alike(o, d)))
@@ -152,10 +158,7 @@ public record OwnPlan(
             List<Decision> decisions =
                     proposed.valued().stream().map(Decisions.Valued::decision).toList();
             return new Wins(
-                    all,
-                    without,
-                    own.win(List.of()),
-                    best.win(Decisions.policy(best, decisions), Answer.NEVER));
+                    all, without, own.win(List.of()), best.win(Decisions.policy(best, decisions), Answer.NEVER));
         }
     }
 

@@ -32,8 +32,7 @@ public final class OwnPlanWriter {
             return words.say("unread", i.words());
         }
         if (i.never()) {
-            return words.say(
-                    i.anywhere() ? "never.anywhere" : "never", names(i), places(i));
+            return words.say(i.anywhere() ? "never.anywhere" : "never", names(i), places(i));
         }
         return i.decisions().stream()
                 .map(d -> i.anywhere() && d.option().kind() == Option.Kind.PRESS
@@ -80,8 +79,7 @@ public final class OwnPlanWriter {
     public String compared(OwnPlan p) {
         OwnPlan.Ranges r = p.ranges();
         if (r == null) {
-            return words.say(
-                    "compared", percent(p.win()), percent(p.natural()), percent(p.proposed()), verdict(p));
+            return words.say("compared", percent(p.win()), percent(p.natural()), percent(p.proposed()), verdict(p));
         }
         return words.say(
                 "compared.drawn",
@@ -117,10 +115,6 @@ public final class OwnPlanWriter {
         return left.isEmpty()
                 ? ""
                 : words.say(
-                        "left",
-                        left.stream()
-                                .map(d -> decisions.sentence(d))
-                                .collect(Collectors.joining(" ")),
-                        them);
+                        "left", left.stream().map(d -> decisions.sentence(d)).collect(Collectors.joining(" ")), them);
     }
 }

@@ -129,8 +129,9 @@ class DecisionsTest {
                 Set.of(Region.Lead.AHEAD),
                 Set.of(Region.Part.LAST));
         assertThat(WRITER.sentence(hold))
-                .isEqualTo("When ahead, in the last two minutes, in side control or in Brisa's half guard or standing: keep it and slow it down until the"
-                        + " first call.");
+                .isEqualTo(
+                        "When ahead, in the last two minutes, in side control or in Brisa's half guard or standing: keep it and slow it down until the"
+                                + " first call.");
         assertThat(WRITER.calls(List.of(hold, hold))).containsExactly("hold side control");
         assertThat(WRITER.evidence(hold, meeting)).contains("Brisa");
         assertThat(WRITER.idea(decisions)).endsWith(".").doesNotContain(": ");

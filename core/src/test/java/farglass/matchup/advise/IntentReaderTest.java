@@ -51,18 +51,20 @@ class IntentReaderTest {
     }
 
     @ParameterizedTest
-    @CsvSource(delimiter = '|', value = {
-        "from half guard underhook sweep | From half guard: underhook sweep.",
-        "half guard sweep | Half guard sweep, wherever it comes up.",
-        "in their half guard back take, when behind | In Brisa's half guard: back take, when behind.",
-        "Brisa's half guard: back take | In Brisa's half guard: back take.",
-        "when behind, back take in brisa's half guard | In Brisa's half guard: back take, when behind.",
-        "half guard: half guard sweep unless ahead | From half guard: half guard sweep, unless ahead.",
-        "pull guard early | Guard pull, wherever it comes up, in the first half.",
-        "pull guard until the last two minutes | Guard pull, wherever it comes up, until the last two minutes.",
-        "don't pull guard | Never: guard pull.",
-        "when ahead hold side control | When ahead, in side control: keep it and slow it down until the first call.",
-    })
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "from half guard underhook sweep | From half guard: underhook sweep.",
+                "half guard sweep | Half guard sweep, wherever it comes up.",
+                "in their half guard back take, when behind | In Brisa's half guard: back take, when behind.",
+                "Brisa's half guard: back take | In Brisa's half guard: back take.",
+                "when behind, back take in brisa's half guard | In Brisa's half guard: back take, when behind.",
+                "half guard: half guard sweep unless ahead | From half guard: half guard sweep, unless ahead.",
+                "pull guard early | Guard pull, wherever it comes up, in the first half.",
+                "pull guard until the last two minutes | Guard pull, wherever it comes up, until the last two minutes.",
+                "don't pull guard | Never: guard pull.",
+                "when ahead hold side control | When ahead, in side control: keep it and slow it down until the first call.",
+            })
     void sentencesAreReadAsACoachMeansThem(String typed, String read) {
         assertThat(said(typed)).containsExactly(read);
     }
@@ -71,8 +73,10 @@ class IntentReaderTest {
     void oneSentenceMaySayTwoThings() {
         assertThat(said("from half guard underhook sweep, never knee cut"))
                 .containsExactly("From half guard: underhook sweep.", "Never: knee cut.");
-        assertThat(said("sweep from half guard, then knee cut")).hasSize(2).last().isEqualTo(
-                "Knee cut, wherever it comes up.");
+        assertThat(said("sweep from half guard, then knee cut"))
+                .hasSize(2)
+                .last()
+                .isEqualTo("Knee cut, wherever it comes up.");
     }
 
     @Test
@@ -86,22 +90,29 @@ class IntentReaderTest {
 
     @Test
     void neverInAPlaceBarsItThereOnly() {
-        assertThat(reader.read("never knee cut in their half guard")).singleElement().satisfies(i -> {
-            assertThat(i.never()).isTrue();
-            assertThat(i.barred()).extracting(k -> k.from()).containsOnly(ModelState.of("HFG", 1));
-        });
+        assertThat(reader.read("never knee cut in their half guard"))
+                .singleElement()
+                .satisfies(i -> {
+                    assertThat(i.never()).isTrue();
+                    assertThat(i.barred()).extracting(k -> k.from()).containsOnly(ModelState.of("HFG", 1));
+                });
     }
 
     @ParameterizedTest
-    @CsvSource(delimiter = '|', value = {
-        "stay calm | NO_ACTION",
-        "never accept half guard | NO_ACTION",
-        "rubber guard: omoplata | HARDLY_SHOWN",
-        "from mount armbar | HARDLY_SHOWN",
-        "from mount guard pull | NEVER_SEEN",
-        "from K guard back take | NO_PLACE",
-    })
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "stay calm | NO_ACTION",
+                "never accept half guard | NO_ACTION",
+                "rubber guard: omoplata | HARDLY_SHOWN",
+                "from mount armbar | HARDLY_SHOWN",
+                "from mount guard pull | NEVER_SEEN",
+                "from K guard back take | NO_PLACE",
+            })
     void whatFilmCannotValueSaysWhy(String typed, Intent.Unvalued why) {
-        assertThat(reader.read(typed)).singleElement().extracting(Intent::unvalued).isEqualTo(why);
+        assertThat(reader.read(typed))
+                .singleElement()
+                .extracting(Intent::unvalued)
+                .isEqualTo(why);
     }
 }

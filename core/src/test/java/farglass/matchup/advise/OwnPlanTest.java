@@ -73,11 +73,13 @@ class OwnPlanTest {
         OwnPlan.Ranges r = own.ranges();
         assertThat(r.win().lo()).isLessThan(r.win().hi());
         // in the same draws the difference is far surer than either
-        assertThat(r.overNatural().hi() - r.overNatural().lo()).isLessThan(0.5 * (r.win().hi() - r.win().lo()));
+        assertThat(r.overNatural().hi() - r.overNatural().lo())
+                .isLessThan(0.5 * (r.win().hi() - r.win().lo()));
         assertThat(own.valued().get(0).holds()).isBetween(0.0, 1.0);
         assertThat(own.valued().get(2).range()).isNull();
         assertThat(WRITER.own().compared(own)).contains("a difference of");
-        assertThat(OwnPlan.drawn(solved, typed, proposed, 8, 1, x -> {}, () -> true)).isNull();
+        assertThat(OwnPlan.drawn(solved, typed, proposed, 8, 1, x -> {}, () -> true))
+                .isNull();
     }
 
     @Test
