@@ -1,10 +1,16 @@
 package farglass.cli;
 
+import farglass.matchup.advise.Intent;
+import farglass.matchup.advise.IntentReader;
 import farglass.matchup.advise.Meeting;
 import farglass.matchup.advise.MeetingSolution;
+import farglass.matchup.advise.MeetingWriter;
+import farglass.matchup.advise.OwnPlan;
 import farglass.matchup.advise.Proposal;
+import farglass.store.json.OwnPlanJson;
 import farglass.store.json.ProposalJson;
 import java.time.Clock;
+import java.util.List;
 import java.util.Map;
 import java.util.concurrent.Callable;
 import picocli.CommandLine.Command;
@@ -23,6 +29,12 @@ final class PlanCommand implements Callable<Integer> {
     @Option(names = "--no-draws", description = "without intervals: a second instead of a minute")
     private boolean noDraws;
 
+    @Option(
+            names = "--own",
+            paramLabel = "SENTENCE",
+            description = "a sentence of your own plan, to be valued; may be given again")
+    private List<String> own = List.of();
+
     PlanCommand(Output output, Clock clock) {
         this.output = output;
         this.clock = clock;
@@ -35,8 +47,25 @@ final class PlanCommand implements Callable<Integer> {
         Proposal drawn = noDraws ? null : Proposal.drawn(solved, options.seed(), x -> {}, () -> false);
         Proposal p = drawn == null ? Proposal.of(solved) : drawn;
         Map<String, Object> document = new ProposalJson(p, options.writer()).document(options.seed());
+        if (!own.isEmpty()) {
+            document.put("own", own(p));
+        }
         document.put("errors", options.errors());
         output.print(document);
         return options.errors().isEmpty() ? CliMain.DONE : CliMain.UNREADABLE;
+    }
+
+    private Map<String, Object> own(Proposal p) {
+        MeetingWriter writer = options.writer();
+        MeetingSolution solved = p.solved();
+        IntentReader reader = writer.reader(solved);
+        List<Intent> intents =
+                own.stream().flatMap(s -> reader.read(s).stream()).toList();
+        int draws = p.decisions().draws();
+        OwnPlan drawn = draws == 0
+                ? null
+                : OwnPlan.drawn(solved, intents, p.decisions(), draws, options.seed(), x -> {}, () -> false);
+        OwnPlan plan = drawn == null ? OwnPlan.of(solved, intents, p.decisions()) : drawn;
+        return new OwnPlanJson(writer.own(), solved.meeting().model()).row(plan);
     }
 }

@@ -80,6 +80,31 @@ class MeetingCommandsTest {
     }
 
     @Test
+    void anOwnPlanIsValuedBesideTheComputedOne() throws Exception {
+        Ran ran = run(with(
+                "plan",
+                "--ruleset",
+                "submission-only",
+                "--no-draws",
+                "--own",
+                "half guard sweep, never half guard sweep",
+                "--own",
+                "stay calm"));
+        JsonNode own = ran.json().get("own");
+        assertThat(own.get("natural").asDouble())
+                .isCloseTo(ran.json().at("/natural/win").asDouble(), within(0.02));
+        assertThat(own.get("win").asDouble()).isBetween(0.01, 0.99);
+        assertThat(own.get("lo").isNull()).as("no draws were made").isTrue();
+        assertThat(own.get("decisions")).hasSize(3);
+        assertThat(own.at("/decisions/0/decisions/0/action").asText()).isEqualTo("press half-guard-sweep");
+        assertThat(own.at("/decisions/0/tags")).isNotEmpty();
+        assertThat(own.at("/decisions/1/never/0/technique").asText()).isEqualTo("half-guard-sweep");
+        assertThat(own.at("/decisions/1/worth").isNumber()).isTrue();
+        assertThat(own.at("/decisions/2/unvalued").asText()).isEqualTo("NO_ACTION");
+        assertThat(own.at("/decisions/2/worth").isNull()).isTrue();
+    }
+
+    @Test
     void matchesAreSimulatedAndWritten() throws Exception {
         Path out = folder.resolve("made");
         Ran model = run(with("simulate", "--ruleset", "late-points", "--n", 40_000, "--seed", 2));

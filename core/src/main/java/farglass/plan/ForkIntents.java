@@ -34,13 +34,24 @@ public final class ForkIntents {
         return List.copyOf(f.all);
     }
 
+    /** Ids of the forks whose action film shows, ours or the opponent's: they rest on that. */
+    public static Set<String> shown(List<Fork> openings, IntentReader reader) {
+        Set<String> ids = new HashSet<>();
+        for (Fork f : openings) {
+            if (reader.shown(f.text().split(LEADS, 2)[0], f.ours())) {
+                ids.add(f.id());
+            }
+            ids.addAll(shown(f.next(), reader));
+        }
+        return ids;
+    }
+
     private void read(Fork fork, List<ModelState> before) {
         String[] parts = fork.text().split(LEADS, 2);
         if (fork.ours()) {
             for (Intent i : reader.read(parts[0], before)) {
-                if (i.unvalued() != null || seen.add(List.of(i.decisions(), i.barred()))) {
-                    all.add(new Read(fork.id(), i));
-                }
+                boolean first = i.unvalued() != null || seen.add(List.of(i.decisions(), i.barred()));
+                all.add(new Read(fork.id(), first ? i : i.saidBefore()));
             }
         }
         List<ModelState> next = reader.places(parts[parts.length - 1]);

@@ -114,7 +114,7 @@ class MatchupTest extends DeskDriver {
         press(KeyCode.CONTROL, KeyCode.DIGIT6);
         page("#plan-page-decisions", "#plan-decisions");
         await("the game plan stands there", LONG, () -> says("#plan-decisions", "points of our chance to win. Ansa"));
-        await("their weapons too", LONG, () -> says("#plan-decisions", "worked; a tenth less of it"));
+        await("their weapons too", LONG, () -> says("#plan-answers", "worked; a tenth less of it"));
         page("#plan-page-proposed", "#station-plan");
         await("a tree is proposed", LONG, () -> scene.lookup("#proposed-forks") != null);
         fire("#station-plan", "Take this tree over");
@@ -144,6 +144,44 @@ class MatchupTest extends DeskDriver {
         restart();
         openNight();
         assertThat(approach().wishes().fixed()).as("it outlives the window").hasSize(1);
+    }
+
+    private List<TextField> ownSentences() {
+        return find("#own-plan").lookupAll(".own-sentence").stream()
+                .map(TextField.class::cast)
+                .toList();
+    }
+
+    @Test
+    void aCoachsSentencesAreValuedChangedAndTakenOut() throws Exception {
+        openNight();
+        press(KeyCode.CONTROL, KeyCode.DIGIT6);
+        page("#plan-page-decisions", "#own-plan");
+        type("#own-plan-line", "in their half guard back take, never knee cut; stay calm");
+        fire("#station-plan", "Add");
+        await("it is a fork", () -> desk.plan().get().openings().size() == 1);
+        await("it is valued", LONG, () -> says("#own-plan", "With this plan we win"));
+        assertThat(texts("#own-plan"))
+                .anyMatch(t -> t.startsWith("In Brisa's half guard: back take.") && t.contains("points of our chance"))
+                .anyMatch(t -> t.startsWith("Never: knee cut, in Brisa's half guard.") && t.contains("points of"))
+                .anyMatch(t -> t.contains("stay calm") && t.contains("no number"))
+                .anyMatch(t -> t.startsWith("The computed plan also has:"));
+        onFx(() -> {
+            TextField words = ownSentences().get(0);
+            words.setText("half guard sweep");
+            words.getOnAction().handle(null);
+            return null;
+        });
+        await("other words, other number", LONG, () -> says("#own-plan", "Half guard sweep, wherever it comes up."));
+        await("intervals in the same draws", LONG, () -> says("#own-plan", "a difference of"));
+        fire("#own-plan-take");
+        int all = onFx(() -> desk.plan().get().openings().size());
+        assertThat(all).as("the decisions are ours").isGreaterThan(1);
+        await("each is read", LONG, () -> ownSentences().size() == all);
+        fire("#own-plan", "Take out");
+        await("one is out", () -> desk.plan().get().openings().size() == all - 1);
+        fire("#station-plan", "Undo");
+        await("and back", () -> desk.plan().get().openings().size() == all);
     }
 
     @Test

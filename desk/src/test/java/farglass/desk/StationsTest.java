@@ -128,7 +128,9 @@ class StationsTest extends DeskDriver {
         assertThat(laid.openings().get(0).ours()).isTrue();
         await(
                 "it says what rests on nothing",
-                () -> ((Labeled) scene.lookup(".weak")).getText().startsWith("3 forks rest on no claim"));
+                () -> ((Labeled) scene.lookup(".weak"))
+                        .getText()
+                        .startsWith("3 forks rest on neither a claim nor film"));
         onFx(() -> {
             find("#station-plan").lookupAll(".button").stream()
                     .map(Button.class::cast)

@@ -5,6 +5,7 @@ import farglass.matchup.model.Model;
 import farglass.matchup.model.ModelState;
 import farglass.matchup.solve.Option;
 import farglass.matchup.solve.Region;
+import farglass.stats.TagRef;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
@@ -34,6 +35,14 @@ public record Decision(List<ModelState> places, Option option, Set<Region.Lead> 
         return places.stream()
                 .flatMap(p -> model.exits(p, true).stream())
                 .filter(e -> e.technique() != null && e.technique().equals(option.technique()))
+                .toList();
+    }
+
+    /** The tries of ours that it rests on. */
+    public List<TagRef> tags(Model model) {
+        return exits(model).stream()
+                .flatMap(e -> e.basis().tags().stream())
+                .distinct()
                 .toList();
     }
 

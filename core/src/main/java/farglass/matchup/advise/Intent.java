@@ -1,8 +1,11 @@
 package farglass.matchup.advise;
 
 import farglass.matchup.model.Exit;
+import farglass.matchup.model.Model;
+import farglass.stats.TagRef;
 import java.util.List;
 import java.util.Set;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -30,6 +33,8 @@ public record Intent(
         NEVER_SEEN,
         /** Too few tries to lean on (ruling M27). */
         HARDLY_SHOWN,
+        /** The plan says it already. */
+        SAID_BEFORE,
         /** It is nearly all that is done there already, so that it cannot be done much more. */
         ALREADY
     }
@@ -41,6 +46,21 @@ public record Intent(
 
     static Intent unvalued(String words, Unvalued why) {
         return new Intent(words, List.of(), Set.of(), false, why);
+    }
+
+    /** The tries of ours that its number rests on. */
+    public List<TagRef> tags(Model model) {
+        Stream<Exit> done = decisions.stream().flatMap(d -> d.exits(model).stream());
+        Stream<Exit> never = model.exits().stream().filter(e -> barred.contains(e.key()));
+        return Stream.concat(done, never)
+                .flatMap(e -> e.basis().tags().stream())
+                .distinct()
+                .toList();
+    }
+
+    /** One that counts nothing, because the plan says the same before. */
+    public Intent saidBefore() {
+        return unvalued(words, Unvalued.SAID_BEFORE);
     }
 
     /** Whether something is never to be done. */

@@ -77,6 +77,20 @@ public final class IntentReader {
                 .toList();
     }
 
+    /** Whether film shows our athlete, or the opponent, doing what a text names. */
+    public boolean shown(String text, boolean ours) {
+        Set<String> named = Occurrence.mentioned(text, ours, lexicon).stream()
+                .filter(m -> m.kind() == EventPattern.Kind.ACTION)
+                .flatMap(m -> m.codes().stream())
+                .collect(Collectors.toSet());
+        return !named.isEmpty()
+                && states().stream()
+                        .flatMap(p -> model().exits(p, ours).stream())
+                        .anyMatch(e -> e.technique() != null
+                                && named.contains(e.technique())
+                                && !e.basis().tags().isEmpty());
+    }
+
     private List<ModelState> states() {
         return programme.model().states().stream().filter(p -> !p.paid()).toList();
     }

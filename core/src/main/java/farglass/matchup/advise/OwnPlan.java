@@ -14,6 +14,7 @@ import java.util.Set;
 import java.util.concurrent.atomic.AtomicInteger;
 import java.util.function.BooleanSupplier;
 import java.util.function.DoubleConsumer;
+import java.util.function.ToDoubleFunction;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import org.apache.commons.rng.simple.RandomSource;
@@ -53,11 +54,33 @@ public record OwnPlan(
             @Nullable Double holds) {}
 
     /**
+     * Win chances over draws. Their means differ a little from what is best known, as those of the headline do.
+     *
      * @param win with the plan
+     * @param natural when both fight their own game
+     * @param proposed with the computed decisions
      * @param overNatural win chance more than both fighting their own game, draw by draw
      * @param overProposed more than with the computed decisions, draw by draw
      */
-    public record Ranges(Uncertainty.Range win, Uncertainty.Range overNatural, Uncertainty.Range overProposed) {}
+    public record Ranges(
+            Uncertainty.Range win,
+            Uncertainty.Range natural,
+            Uncertainty.Range proposed,
+            Uncertainty.Range overNatural,
+            Uncertainty.Range overProposed) {
+        private static Ranges of(Wins[] wins) {
+            return new Ranges(
+                    range(wins, Wins::all),
+                    range(wins, Wins::natural),
+                    range(wins, Wins::proposed),
+                    range(wins, w -> w.all() - w.natural()),
+                    range(wins, w -> w.all() - w.proposed()));
+        }
+
+        private static Uncertainty.Range range(Wins[] wins, ToDoubleFunction<Wins> of) {
+            return Uncertainty.Range.of(Arrays.stream(wins).mapToDouble(of).toArray());
+        }
+    }
 
     /** The plan as best known; takes about a second. */
     public static OwnPlan of(MeetingSolution solved, List<Intent> intents, Decisions proposed) {
@@ -109,15 +132,7 @@ public record OwnPlan(
             double holds = Arrays.stream(worths).filter(x -> x > 0).count() / (double) draws;
             valued.add(v.worth() == null ? v : new Valued(v.intent(), v.worth(), Uncertainty.Range.of(worths), holds));
         }
-        Ranges ranges = new Ranges(
-                Uncertainty.Range.of(Arrays.stream(wins).mapToDouble(Wins::all).toArray()),
-                Uncertainty.Range.of(Arrays.stream(wins)
-                        .mapToDouble(w -> w.all() - w.natural())
-                        .toArray()),
-                Uncertainty.Range.of(Arrays.stream(wins)
-                        .mapToDouble(w -> w.all() - w.proposed())
-                        .toArray()));
-        return new OwnPlan(valued, known.win, known.natural, known.proposed, ranges, draws);
+        return new OwnPlan(valued, known.win, known.natural, known.proposed, Ranges.of(wins), draws);
     }
 
     /** The computed decisions that the plan has not. */

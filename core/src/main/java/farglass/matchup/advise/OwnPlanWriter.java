@@ -83,24 +83,28 @@ public final class OwnPlanWriter {
         }
         return words.say(
                 "compared.drawn",
-                percent(p.win()),
+                percent(r.win().mean()),
                 percent(r.win().lo()),
                 percent(r.win().hi()),
-                percent(p.natural()),
-                difference(p.win() - p.natural(), r.overNatural()),
-                percent(p.proposed()),
-                difference(p.win() - p.proposed(), r.overProposed()),
+                percent(r.natural().mean()),
+                difference(r.overNatural()),
+                percent(r.proposed().mean()),
+                difference(r.overProposed()),
                 verdict(p));
     }
 
-    private String difference(double known, Uncertainty.Range range) {
-        return words.say("difference", words.signed(known), words.signed(range.lo()), words.signed(range.hi()));
+    private String difference(Uncertainty.Range range) {
+        return words.say("difference", words.signed(range.mean()), words.signed(range.lo()), words.signed(range.hi()));
     }
 
     private String verdict(OwnPlan p) {
         double more = p.win() - p.natural();
         if (Math.abs(more) < NONE) {
             return words.say("verdict.same", us);
+        }
+        OwnPlan.Ranges r = p.ranges();
+        if (r != null && r.overNatural().lo() < 0 && r.overNatural().hi() > 0) {
+            return words.say("verdict.unsure", us);
         }
         return words.say(more < 0 ? "verdict.worse" : "verdict.better", us);
     }

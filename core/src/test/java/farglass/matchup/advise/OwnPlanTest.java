@@ -88,8 +88,12 @@ class OwnPlanTest {
         Fork answer = new Fork("f2", false, "knee cut \u2192 half guard", "", List.of(), List.of(sweep, sweep));
         Fork opening = new Fork("f1", true, "guard pull \u2192 closed guard", "", List.of(), List.of(answer));
         List<ForkIntents.Read> all = ForkIntents.of(List.of(opening), reader);
-        assertThat(all).extracting(ForkIntents.Read::fork).containsExactly("f1", "f3");
-        assertThat(all.stream().map(x -> WRITER.own().sentence(x.intent())).toList())
+        assertThat(all).extracting(ForkIntents.Read::fork).containsExactly("f1", "f3", "f3");
+        assertThat(all.get(2).intent().unvalued()).isEqualTo(Intent.Unvalued.SAID_BEFORE);
+        assertThat(all.stream()
+                        .limit(2)
+                        .map(x -> WRITER.own().sentence(x.intent()))
+                        .toList())
                 .containsExactly("Guard pull, wherever it comes up.", "From half guard: half guard sweep.");
     }
 }

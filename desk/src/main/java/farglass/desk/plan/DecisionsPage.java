@@ -18,6 +18,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.function.Consumer;
 import java.util.function.Supplier;
+import javafx.geometry.Insets;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
@@ -32,22 +33,30 @@ final class DecisionsPage extends HBox {
     private final MeetingModel model;
     private final ClipView clip;
     private final VBox rows = new VBox(7);
+    private final VBox more = new VBox(7);
+    private final OwnPlanPart own;
 
-    DecisionsPage(Desk desk, MeetingModel model, Consumer<String> toFilm) {
+    DecisionsPage(Desk desk, MeetingModel model, OwnPlanModel ownPlan, Consumer<String> toFilm) {
         super(12);
         this.desk = desk;
         this.model = model;
         this.clip = new ClipView(desk, Words.of("plan.decisions.clip"), toFilm);
         clip.setMinWidth(CLIP);
         clip.setMaxWidth(CLIP);
+        this.own = new OwnPlanPart(desk, model, ownPlan, clip);
         rows.setId("plan-decisions");
-        getChildren().addAll(Ui.grow(Pages.scroll(rows)), clip);
+        more.setId("plan-answers");
+        VBox all = new VBox(14, rows, own, more);
+        all.setPadding(new Insets(0, 10, 0, 0));
+        getChildren().addAll(Ui.grow(Pages.scroll(all)), clip);
     }
 
     void fill() {
+        own.fill();
         Proposal p = model.proposal().get();
         if (p == null) {
             Gradual.anew(rows, List.of(() -> Ui.empty(Words.of("plan.decisions.none"))));
+            Gradual.anew(more, List.of());
             return;
         }
         DecisionWriter w = model.writer().decisions();
@@ -62,12 +71,17 @@ final class DecisionsPage extends HBox {
         list.add(() -> Ui.prose(w.carried(d), "claim-notes"));
         for (Decisions.Valued v : d.valued()) {
             Decision x = v.decision();
-            List<TagRef> tags = x.exits(meeting.model()).stream()
-                    .flatMap(e -> e.basis().tags().stream())
-                    .distinct()
-                    .toList();
-            list.add(() -> row(w.sentence(x), w.worth(v, d.draws()) + ". " + w.evidence(x, meeting), tags));
+            list.add(() ->
+                    row(w.sentence(x), w.worth(v, d.draws()) + ". " + w.evidence(x, meeting), x.tags(meeting.model())));
         }
+        Gradual.anew(rows, list);
+        answers(p, w);
+    }
+
+    /** What they do, what is not accepted, what the corner calls, how sure it is. */
+    private void answers(Proposal p, DecisionWriter w) {
+        Decisions d = p.decisions();
+        List<Supplier<Node>> list = new ArrayList<>();
         if (!p.weapons().isEmpty()) {
             heading(list, "plan.decisions.weapons");
             p.weapons().forEach(x -> list.add(() -> row(w.threat(x), w.record(x), x.tags())));
@@ -92,7 +106,12 @@ final class DecisionsPage extends HBox {
             heading(list, "plan.decisions.learn");
             list.add(() -> Ui.prose(model.writer().learn(p.worthLearning().get(0)), "claim-notes"));
         }
-        Gradual.anew(rows, list);
+        Gradual.anew(more, list);
+    }
+
+    /** The own plan as it is now. */
+    void fillOwn() {
+        own.fill();
     }
 
     private static void heading(List<Supplier<Node>> list, String key) {

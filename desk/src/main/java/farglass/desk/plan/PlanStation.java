@@ -20,6 +20,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.Consumer;
 import java.util.function.Supplier;
 import javafx.application.Platform;
@@ -61,6 +62,7 @@ public final class PlanStation implements Station, Keys.Bound {
     private final MeetingModel model;
     private final PlanPapers papers;
     private final Dials dials;
+    private final OwnPlanModel ownPlan;
     private final DecisionsPage decisions;
     private final ProposedPage proposed;
     private final GuidePage guide;
@@ -91,7 +93,8 @@ public final class PlanStation implements Station, Keys.Bound {
             desk.openMatch(match);
             toFilm.run();
         };
-        this.decisions = new DecisionsPage(desk, model, film);
+        this.ownPlan = new OwnPlanModel(desk, model);
+        this.decisions = new DecisionsPage(desk, model, ownPlan, film);
         this.conduct = new ConductPage(desk, model, film);
         this.saved = new SavedPage(desk, model);
         keys.on("Ctrl+Z", "keys.undo", () -> desk.stepPlan(-1))
@@ -106,8 +109,10 @@ public final class PlanStation implements Station, Keys.Bound {
         view.addEventFilter(KeyEvent.KEY_PRESSED, keys::handle);
         desk.plan().addListener((o, was, is) -> fill());
         desk.assignment().addListener((o, was, is) -> fill());
+        ownPlan.known().addListener((o, was, is) -> tellWeakness());
         model.proposal().addListener((o, was, is) -> {
             stale = true;
+            ownPlan.ask();
             if (over.getScene() != null) {
                 fillComputed();
             }
@@ -309,32 +314,49 @@ public final class PlanStation implements Station, Keys.Bound {
         saved.fill();
         fillPinned(p);
         fillEditor(p);
-        weak.setText(weakness(p));
-        weak.getStyleClass().setAll(p.openings().isEmpty() ? "empty-state" : "weak");
-        weak.setManaged(!weak.getText().isEmpty());
         filling = false;
+        ownPlan.ask();
+        decisions.fillOwn();
+        tellWeakness();
+    }
+
+    private void tellWeakness() {
+        Plan p = desk.plan().get();
+        if (p != null) {
+            weak.setText(weakness(p));
+            weak.getStyleClass().setAll(p.openings().isEmpty() ? "empty-state" : "weak");
+            weak.setManaged(!weak.getText().isEmpty());
+        }
     }
 
     /** In words, what the plan stands on too lightly. */
-    private static String weakness(Plan p) {
+    private String weakness(Plan p) {
         if (p.openings().isEmpty()) {
             return Words.of("plan.empty");
         }
+        Set<String> shown =
+                ownPlan.known().get() == null ? Set.of() : ownPlan.known().get().shown();
         int bare = 0;
         int thin = 0;
         for (Fork f : p.openings()) {
-            int[] counted = count(f);
+            int[] counted = count(f, shown);
             bare += counted[0];
             thin += counted[1];
         }
         return bare + thin == 0 ? "" : Words.of("plan.weak", bare, thin);
     }
 
-    private static int[] count(Fork f) {
+    /**
+     * Forks that rest on nothing, and on thin evidence.
+     *
+     * @param shown ids of forks whose action film shows
+     */
+    private static int[] count(Fork f, Set<String> shown) {
+        boolean bare = f.claims().isEmpty() && !shown.contains(f.id());
         boolean thin = !f.claims().isEmpty() && f.claims().stream().allMatch(c -> c.grade() == Grade.THIN);
-        int[] sum = {f.claims().isEmpty() ? 1 : 0, thin ? 1 : 0};
+        int[] sum = {bare ? 1 : 0, thin ? 1 : 0};
         for (Fork n : f.next()) {
-            int[] below = count(n);
+            int[] below = count(n, shown);
             sum[0] += below[0];
             sum[1] += below[1];
         }

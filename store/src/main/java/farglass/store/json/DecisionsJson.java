@@ -73,7 +73,7 @@ final class DecisionsJson {
                 .toList();
     }
 
-    private static List<Map<String, Object>> tags(Stream<TagRef> tags) {
+    static List<Map<String, Object>> tags(Stream<TagRef> tags) {
         return tags.distinct()
                 .map(t -> Row.of("match", t.match(), "tag", t.tag()))
                 .toList();
@@ -81,21 +81,8 @@ final class DecisionsJson {
 
     private Map<String, Object> row(Decisions.Valued v) {
         Decision d = v.decision();
-        Map<String, Object> row = Row.of(
-                "text",
-                writer.sentence(d),
-                "place",
-                d.places().get(0).key(),
-                "places",
-                d.places().stream().map(ModelState::key).toList(),
-                "action",
-                d.option().key());
-        row.put(
-                "leads",
-                List.of(Region.Lead.values()).stream()
-                        .filter(d.leads()::contains)
-                        .map(Enum::name)
-                        .toList());
+        Map<String, Object> row = Row.of("text", writer.sentence(d));
+        row.putAll(what(d));
         long length = proposal.solved().meeting().question().lengthMs();
         row.put("leftFromMs", leftFrom(d, length));
         row.put("leftToMs", leftTo(d, length));
@@ -104,10 +91,24 @@ final class DecisionsJson {
         row.put("hi", v.range() == null ? null : v.range().hi());
         row.put("holds", v.holds());
         row.put("answered", v.answered());
-        row.put(
-                "tags",
-                tags(d.exits(proposal.solved().meeting().model()).stream().flatMap(e -> e.basis().tags().stream())));
+        row.put("tags", tags(d.tags(proposal.solved().meeting().model()).stream()));
         return row;
+    }
+
+    /** Where and at what scores what is done. */
+    static Map<String, Object> what(Decision d) {
+        return Row.of(
+                "place",
+                d.places().get(0).key(),
+                "places",
+                d.places().stream().map(ModelState::key).toList(),
+                "action",
+                d.option().key(),
+                "leads",
+                Stream.of(Region.Lead.values())
+                        .filter(d.leads()::contains)
+                        .map(Enum::name)
+                        .toList());
     }
 
     /** Time left when it begins to hold. */
