@@ -49,7 +49,7 @@ final class CardCommand implements Callable<Integer> {
                 : PlanPublication.occasion(a, source.words().rulesets());
         Published done = source.write(
                 new PlanPublication(source.material(a), plan)
-                        .card(Proposal.of(meeting.solve()), options.writer(), occasion),
+                        .card(options.page(Proposal.of(meeting.solve())), occasion),
                 out);
         Map<String, Object> m = new LinkedHashMap<>();
         m.put("us", q.us());

@@ -3,6 +3,10 @@ package farglass.cli;
 import farglass.match.PersonName;
 import farglass.matchup.advise.Meeting;
 import farglass.matchup.advise.MeetingWriter;
+import farglass.matchup.advise.Proposal;
+import farglass.matchup.gameplan.GamePage;
+import farglass.matchup.gameplan.GamePageWriter;
+import farglass.matchup.gameplan.GamePlan;
 import farglass.matchup.solve.Constraints;
 import farglass.matchup.solve.SolverSettings;
 import farglass.rules.Ruleset;
@@ -81,6 +85,12 @@ final class MeetingOptions {
 
     MeetingWriter writer() {
         return new MeetingWriter(Locale.ENGLISH, source.words().lexicon(), first(us), first(them));
+    }
+
+    /** The page of the game plan. */
+    GamePage page(Proposal p) {
+        return new GamePageWriter(Locale.ENGLISH, source.words().lexicon(), first(us), first(them))
+                .page(p, GamePlan.of(p, index));
     }
 
     private String first(String id) {

@@ -7,6 +7,7 @@ import farglass.matchup.advise.MeetingSolution;
 import farglass.matchup.advise.MeetingWriter;
 import farglass.matchup.advise.OwnPlan;
 import farglass.matchup.advise.Proposal;
+import farglass.store.json.GamePageJson;
 import farglass.store.json.OwnPlanJson;
 import farglass.store.json.ProposalJson;
 import java.time.Clock;
@@ -47,6 +48,7 @@ final class PlanCommand implements Callable<Integer> {
         Proposal drawn = noDraws ? null : Proposal.drawn(solved, options.seed(), x -> {}, () -> false);
         Proposal p = drawn == null ? Proposal.of(solved) : drawn;
         Map<String, Object> document = new ProposalJson(p, options.writer()).document(options.seed());
+        document.put("page", GamePageJson.rows(options.page(p)));
         if (!own.isEmpty()) {
             document.put("own", own(p));
         }

@@ -75,6 +75,10 @@ class MeetingCommandsTest {
         }
         assertThat(p.at("/answered/win").asDouble())
                 .isGreaterThanOrEqualTo(p.at("/cautious/win").asDouble() - 1e-6);
+        assertThat(p.at("/page/0/part").asText()).isEqualTo("IDEA");
+        assertThat(p.at("/page/1/lines/0/tags/0/match").isTextual())
+                .as("what stands on the page has its tags")
+                .isTrue();
         assertThat(p.at("/policy/0/option").asText()).matches("hold|press .+");
         assertThat(p.at("/guide/0/helps").asDouble()).isGreaterThanOrEqualTo(0.8);
     }

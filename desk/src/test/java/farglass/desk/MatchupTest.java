@@ -114,7 +114,7 @@ class MatchupTest extends DeskDriver {
         press(KeyCode.CONTROL, KeyCode.DIGIT6);
         page("#plan-page-decisions", "#plan-decisions");
         await("the game plan stands there", LONG, () -> says("#plan-decisions", "points of our chance to win. Ansa"));
-        await("their weapons too", LONG, () -> says("#plan-answers", "worked; a tenth less of it"));
+        await("their weapons too", LONG, () -> says("#plan-answers", "worked. More of it than of others"));
         page("#plan-page-proposed", "#station-plan");
         await("a tree is proposed", LONG, () -> scene.lookup("#proposed-forks") != null);
         fire("#station-plan", "Take this tree over");

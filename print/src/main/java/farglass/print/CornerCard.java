@@ -1,16 +1,13 @@
 package farglass.print;
 
-import farglass.matchup.advise.Decision;
-import farglass.matchup.advise.DecisionWriter;
-import farglass.matchup.advise.Decisions;
-import farglass.matchup.advise.MeetingWriter;
-import farglass.matchup.advise.Proposal;
+import farglass.matchup.gameplan.GamePage;
+import farglass.matchup.gameplan.GamePage.Heading;
 import farglass.type.Typeface;
 import java.awt.Color;
 import java.io.IOException;
 import java.nio.file.Path;
-import java.util.ArrayList;
 import java.util.List;
+import java.util.stream.Stream;
 import org.apache.pdfbox.pdmodel.common.PDRectangle;
 
 /**
@@ -22,6 +19,7 @@ public final class CornerCard {
     private static final int DECISIONS = 5;
     private static final int WEAPONS = 3;
     private static final int PROMISED = 3;
+    private static final double HEADING = 20;
     /** Room kept for the caution at the foot. */
     private static final double FOOT = 26;
 
@@ -31,8 +29,7 @@ public final class CornerCard {
         A4
     }
 
-    private final Proposal proposal;
-    private final MeetingWriter writer;
+    private final GamePage game;
     private final String title;
     private final String occasion;
     private final String caution;
@@ -44,15 +41,8 @@ public final class CornerCard {
      * @param caution line at the foot of the page
      * @param conduct clauses as written
      */
-    public CornerCard(
-            Proposal proposal,
-            MeetingWriter writer,
-            String title,
-            String occasion,
-            String caution,
-            List<String> conduct) {
-        this.proposal = proposal;
-        this.writer = writer;
+    public CornerCard(GamePage game, String title, String occasion, String caution, List<String> conduct) {
+        this.game = game;
         this.title = title;
         this.occasion = occasion;
         this.caution = caution;
@@ -74,6 +64,8 @@ public final class CornerCard {
         private final PaperPage page;
         private final double scale;
         private double y;
+        /** Below it nothing more is set. */
+        private double floor;
 
         Setting(PaperPage page, double scale) {
             this.page = page;
@@ -81,35 +73,46 @@ public final class CornerCard {
         }
 
         void set() throws IOException {
-            y = (MARGIN + 14) * scale;
-            page.text(title, MARGIN * scale, y, Typeface.SERIF_SEMIBOLD, 19 * scale, Ink.INK);
-            y += 14 * scale;
-            page.text(occasion, MARGIN * scale, y, Typeface.SANS, 8 * scale, Ink.SOFT);
-            DecisionWriter decided = writer.decisions();
-            List<Decision> decisions = proposal.decisions().valued().stream()
-                    .map(Decisions.Valued::decision)
+            List<String> calls = lines(Heading.CALLS).map(GamePage.Line::text).toList();
+            y = (MARGIN - 8) * scale;
+            for (String part : rows(title, Typeface.SERIF_SEMIBOLD, 19 * scale)) {
+                y += 22 * scale;
+                page.text(part, MARGIN * scale, y, Typeface.SERIF_SEMIBOLD, 19 * scale, Ink.INK);
+            }
+            y += 4 * scale;
+            for (String part : rows(occasion, Typeface.SANS, 8 * scale)) {
+                y += 11 * scale;
+                page.text(part, MARGIN * scale, y, Typeface.SANS, 8 * scale, Ink.SOFT);
+            }
+            floor = page.height() - FOOT * scale;
+            // the calls stand last, and nothing before them takes their room
+            for (String call : calls) {
+                floor -= HEADING * scale + height(call, true);
+            }
+            List<GamePage.Line> decided = Stream.of(Heading.DECISIONS, Heading.SCORE)
+                    .flatMap(this::lines)
+                    // what is said of all of them together rests on nothing of its own
+                    .filter(l -> !l.notes().isEmpty())
+                    .limit(DECISIONS)
                     .toList();
-            heading("card.plan");
-            decisions.stream().limit(DECISIONS).forEach(d -> lines.add(new Line(decided.sentence(d), Ink.OURS, true)));
-            flush();
-            heading("card.weapons");
-            proposal.weapons().stream()
-                    .limit(WEAPONS)
-                    .forEach(w -> lines.add(new Line(decided.threat(w), Ink.THEIRS, false)));
-            flush();
-            if (!proposal.refuse().isEmpty()) {
-                heading("card.refuse");
-                proposal.refuse().forEach(r -> lines.add(new Line(decided.place(r), Ink.ALARM, false)));
-                flush();
-            }
-            int promised = Math.min(PROMISED, conduct.size());
-            if (promised > 0) {
+            part("card.plan", decided, Ink.OURS, true);
+            part("card.weapons", lines(Heading.WEAPONS).limit(WEAPONS).toList(), Ink.THEIRS, false);
+            part(
+                    "card.refuse",
+                    lines(Heading.REFUSE).filter(l -> !l.notes().isEmpty()).toList(),
+                    Ink.ALARM,
+                    false);
+            if (!conduct.isEmpty()) {
                 heading("card.promised");
-                conduct.stream().limit(promised).forEach(c -> lines.add(new Line(c, Ink.OURS, false)));
-                flush();
+                for (String c : conduct.subList(0, Math.min(PROMISED, conduct.size()))) {
+                    line(c, Ink.OURS, false);
+                }
             }
+            floor = page.height() - FOOT * scale;
             heading("card.calls");
-            line(String.join(" \u00b7 ", decided.calls(decisions)), Ink.INK, true);
+            for (String call : calls) {
+                line(call, Ink.INK, true);
+            }
             List<String> care = page.wrapped(caution, page.width() - 2 * MARGIN * scale, Typeface.SANS, 6 * scale, 2);
             for (int i = 0; i < care.size(); i++) {
                 double foot = page.height() - (12 + 7.5 * (care.size() - 1 - i)) * scale;
@@ -117,45 +120,60 @@ public final class CornerCard {
             }
         }
 
-        private record Line(String text, Color colour, boolean strong) {}
+        private Stream<GamePage.Line> lines(Heading heading) {
+            return game.part(heading).stream().flatMap(p -> p.lines().stream());
+        }
 
-        private final List<Line> lines = new ArrayList<>();
-
-        private void flush() throws IOException {
-            for (Line l : lines) {
-                line(l.text(), l.colour(), l.strong());
+        private void part(String key, List<GamePage.Line> lines, Color colour, boolean strong) throws IOException {
+            if (lines.isEmpty()) {
+                return;
             }
-            lines.clear();
+            heading(key);
+            for (GamePage.Line l : lines) {
+                line(l.likely() ? PrintWords.of("card.likely", l.text()) : l.text(), colour, strong);
+            }
         }
 
         private void heading(String key) throws IOException {
-            y += 20 * scale;
-            if (room(12)) {
+            y += HEADING * scale;
+            if (y <= floor) {
                 page.text(PrintWords.of(key), MARGIN * scale, y, Typeface.CONDENSED_SEMIBOLD, 9 * scale, Ink.SOFT);
             }
         }
 
-        private void line(String text, Color colour, boolean strong) throws IOException {
-            Typeface face = strong ? Typeface.SANS_SEMIBOLD : Typeface.SANS;
-            double size = (strong ? 16.5 : 15) * scale;
+        private List<String> rows(String text, Typeface face, double size) throws IOException {
             double width = page.width() - 2 * MARGIN * scale - 8 * scale;
+            return page.wrapped(text, width, face, size, Integer.MAX_VALUE);
+        }
+
+        private Typeface face(boolean strong) {
+            return strong ? Typeface.SANS_SEMIBOLD : Typeface.SANS;
+        }
+
+        private double size(boolean strong) {
+            return (strong ? 16.5 : 15) * scale;
+        }
+
+        private double height(String text, boolean strong) throws IOException {
+            int more = rows(text, face(strong), size(strong)).size() - 1;
+            return size(strong) * (1.32 + 1.15 * more);
+        }
+
+        /** A line, whole or not at all. */
+        private void line(String text, Color colour, boolean strong) throws IOException {
+            if (y + height(text, strong) > floor) {
+                return;
+            }
+            double size = size(strong);
             boolean first = true;
-            for (String part : page.wrapped(text, width, face, size, 2)) {
-                double step = size * (first ? 1.32 : 1.15);
-                if (!room(step / scale)) {
-                    return;
-                }
-                y += step;
+            for (String part : rows(text, face(strong), size)) {
+                y += size * (first ? 1.32 : 1.15);
                 if (first) {
                     page.fill(MARGIN * scale, y - size * 0.78, 3 * scale, size * 0.9, colour);
                 }
-                page.text(part, (MARGIN + 8) * scale, y, face, size, Ink.INK);
+                page.text(part, (MARGIN + 8) * scale, y, face(strong), size, Ink.INK);
                 first = false;
             }
-        }
-
-        private boolean room(double more) {
-            return y + more * scale <= page.height() - FOOT * scale;
         }
     }
 }

@@ -7,8 +7,10 @@ import farglass.lexicon.Lexicon;
 import farglass.matchup.advise.Decision;
 import farglass.matchup.advise.DecisionWriter;
 import farglass.matchup.advise.Meeting;
-import farglass.matchup.advise.MeetingWriter;
 import farglass.matchup.advise.Proposal;
+import farglass.matchup.gameplan.GamePage;
+import farglass.matchup.gameplan.GamePageWriter;
+import farglass.matchup.gameplan.GamePlan;
 import farglass.matchup.solve.Constraints;
 import farglass.matchup.solve.SolverSettings;
 import farglass.rules.Rulesets;
@@ -56,12 +58,15 @@ class CornerCardTest {
                         Constraints.NONE));
         proposal = Proposal.of(m.solve());
         card = new CornerCard(
-                proposal,
-                new MeetingWriter(Locale.ENGLISH, lexicon, "Ansa", "Brisa"),
+                page(index, proposal),
                 "Against Brisa Tolendt",
                 "Saltmarsh Night",
                 "Tap early and often.",
                 List.of("collar grip within 10 s of every restart"));
+    }
+
+    private static GamePage page(LibraryIndex index, Proposal p) {
+        return new GamePageWriter(Locale.ENGLISH, Lexicon.builtIn(), "Ansa", "Brisa").page(p, GamePlan.of(p, index));
     }
 
     private String text(PDRectangle size) throws Exception {

@@ -9,6 +9,7 @@ import farglass.matchup.advise.Decision;
 import farglass.matchup.advise.Decisions;
 import farglass.matchup.advise.Meeting;
 import farglass.matchup.advise.MeetingSolution;
+import farglass.matchup.advise.Proposal;
 import farglass.matchup.model.Exit;
 import farglass.matchup.model.Model;
 import farglass.matchup.simulate.FullSimulator;
@@ -54,6 +55,10 @@ public final class PlanBench {
             Set.of("takedown", "sweep", "pass", "pin-advance", "back-take", "submission");
     /** A plan that costs more than this is worse than the own game: a tenth of a point. */
     private static final double WORSE = 0.001;
+    /** What a hole must be worth to be one. */
+    private static final double WORTH = 0.003;
+    /** What a weapon must cost to be one. */
+    private static final double HURTS = 0.005;
     /** Leads that are looked at. */
     private static final int FAR = 6;
 
@@ -93,12 +98,13 @@ public final class PlanBench {
                     worse(all, Found::ideal),
                     100 * taken(all, Found::idealPressed));
             double whole = mean(all, Found::whole);
-            List<Found> able =
-                    all.stream().filter(f -> !Double.isNaN(f.pressed())).toList();
+            List<Found> able = all.stream().filter(Found::helps).toList();
             System.out.printf(
                     Locale.ROOT,
                     "%-16s its decisions alone (%.1f of them) bring %+.2f of the whole policy's %+.2f points (%.0f %%), worse"
-                            + " than the own game %d of %d, the hole among the first three for %d of %d%n",
+                            + " than the own game %d of %d, a hole"
+                            + " worth 0.3 points among the first three for %d of %d, a weapon"
+                            + " that costs half a point told for %d of %d%n",
                     rules,
                     mean(all, Found::decisions),
                     100 * mean(all, Found::decided),
@@ -107,7 +113,9 @@ public final class PlanBench {
                     worse(all, Found::decided),
                     opponents,
                     able.stream().filter(Found::first).count(),
-                    able.size());
+                    able.size(),
+                    all.stream().filter(f -> f.hurts() && f.weapon()).count(),
+                    all.stream().filter(Found::hurts).count());
         }
     }
 
@@ -140,7 +148,10 @@ public final class PlanBench {
      * @param whole what the plan brings that is made against an opponent who answers, as it is shown
      * @param decided what its decisions alone bring
      * @param decisions how many there are
+     * @param helps whether to take the hole at any time is worth 0.3 points or more in the truth
      * @param first whether the hole carries one of the first three
+     * @param hurts whether the weapon costs us half a point or more in the truth
+     * @param weapon whether the planted weapon is told as one, from the place where it is one
      */
     private record Found(
             double promised,
@@ -152,7 +163,10 @@ public final class PlanBench {
             double whole,
             double decided,
             double decisions,
-            boolean first) {}
+            boolean helps,
+            boolean first,
+            boolean hurts,
+            boolean weapon) {}
 
     private static Found one(
             List<MatchRecord> demo, Lexicon lexicon, Meeting prior, IdealReader reader, String rules, int i) {
@@ -161,12 +175,13 @@ public final class PlanBench {
         ForwardPass flow = ForwardPass.of(new BackwardInduction(drawn, prior.complete(SETTINGS)).natural());
         Exit hole = some(drawn, flow, true, rng);
         Exit weapon = some(drawn, flow, false, rng);
+        Model holed = drawn.with(hole.key(), hole.rate(), Planted.moved(hole.chance(), Planted.HOLE));
+        BackwardInduction unarmed = new BackwardInduction(holed, prior.complete(SETTINGS));
         BackwardInduction truth = new BackwardInduction(
-                drawn.with(hole.key(), hole.rate(), Planted.moved(hole.chance(), Planted.HOLE))
-                        .with(
-                                weapon.key(),
-                                Planted.WEAPON_RATE * weapon.rate(),
-                                Planted.moved(weapon.chance(), Planted.WEAPON)),
+                holed.with(
+                        weapon.key(),
+                        Planted.WEAPON_RATE * weapon.rate(),
+                        Planted.moved(weapon.chance(), Planted.WEAPON)),
                 prior.complete(SETTINGS));
         MatchAthlete them = new MatchAthlete("them" + i, "Them " + i, null, null, Map.of());
         FullSimulator film = new FullSimulator(truth, null, US, them);
@@ -201,10 +216,20 @@ public final class PlanBench {
                 allowed.win(shown, BackwardInduction.Answer.NEVER) - natural,
                 allowed.win(Decisions.policy(allowed, told), BackwardInduction.Answer.NEVER) - natural,
                 told.size(),
+                allowed.win(Decisions.policy(allowed, List.of(taking(hole))), BackwardInduction.Answer.NEVER) - natural
+                        >= WORTH,
                 told.stream()
                         .limit(3)
                         .anyMatch(d -> d.places().contains(hole.from().paid(false))
-                                && d.option().equals(Option.press(hole.technique()))));
+                                && d.option().equals(Option.press(hole.technique()))),
+                unarmed.win(null, BackwardInduction.Answer.NEVER) - natural >= HURTS,
+                Proposal.of(solved).weapons().stream()
+                        .anyMatch(w -> w.technique().equals(weapon.technique())
+                                && w.exits().stream().anyMatch(e -> e.from().equals(weapon.from()))));
+    }
+
+    private static Decision taking(Exit hole) {
+        return Decision.always(hole.from().paid(false), Option.press(hole.technique()));
     }
 
     private static boolean attack(Exit e) {

@@ -1,5 +1,6 @@
 package farglass.matchup.advise;
 
+import farglass.matchup.model.Exit;
 import farglass.matchup.model.ModelState;
 import farglass.matchup.solve.BackwardInduction;
 import farglass.matchup.solve.BackwardInduction.Answer;
@@ -13,6 +14,7 @@ import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Set;
 import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
@@ -27,6 +29,9 @@ final class DecisionSearch {
     private static final int LOOKED_AT = 10;
     /** What is worth less than this share of what is needed is dropped at once. */
     private static final double FAR = 0.5;
+
+    /** Tries of which none worked: no coach would decide on that. */
+    private static final double NEVER = 4;
 
     private static final double MOSTLY = 0.5;
 
@@ -61,7 +66,7 @@ final class DecisionSearch {
         Map<Option, List<ModelState>> taken = new LinkedHashMap<>();
         for (ModelState place : solved.flow().states()) {
             for (Option o : solved.flow().taken(place).keySet()) {
-                if (o.kind() == Option.Kind.NATURAL) {
+                if (o.kind() == Option.Kind.NATURAL || !works(place, o)) {
                     continue;
                 }
                 if (fixed.contains(place.key())) {
@@ -83,6 +88,22 @@ final class DecisionSearch {
             taken.remove(best.option());
         }
         return all;
+    }
+
+    /** Whether film does not speak against it: tried there by us and by others against them, and never worked. */
+    private boolean works(ModelState place, Option o) {
+        if (o.kind() != Option.Kind.PRESS || fixed.contains(place.key())) {
+            return true;
+        }
+        Meeting meeting = solved.meeting();
+        double[] sum = meeting.faced(place.paid(false), true, String.valueOf(o.technique()));
+        for (Exit e : meeting.model().exits(place.paid(false), true)) {
+            if (Objects.equals(e.technique(), o.technique())) {
+                sum[0] += e.basis().worked();
+                sum[1] += e.basis().decided();
+            }
+        }
+        return sum[0] > 0 || sum[1] < NEVER;
     }
 
     /**

@@ -36,8 +36,10 @@ final class DecisionShape {
     private static final double WORD = 0.0002;
     /** A further place must bring this share of the first. */
     private static final double FURTHER = 0.1;
-    /** So many places can be named. */
+    /** So many places can be named, and so many to be kept. */
     private static final int NAMED = 4;
+
+    private static final int HELD = 2;
 
     private DecisionShape() {}
 
@@ -58,7 +60,7 @@ final class DecisionShape {
                     sums.put(
                             p, regions.stream().mapToDouble(r -> worth.of(p, r)).sum());
                 }
-                List<ModelState> named = named(sums);
+                List<ModelState> named = named(sums, option.kind() == Option.Kind.HOLD ? HELD : NAMED);
                 Decision d = new Decision(named, option, leads, parts);
                 int words = (d.atAnyScore() ? 0 : 1) + (d.atAnyTime() ? 0 : 1);
                 double sum = named.stream().mapToDouble(sums::get).sum() - WORD * words;
@@ -71,12 +73,12 @@ final class DecisionShape {
         return best;
     }
 
-    private static List<ModelState> named(Map<ModelState, Double> sums) {
+    private static List<ModelState> named(Map<ModelState, Double> sums, int most) {
         double first = sums.values().stream().mapToDouble(x -> x).max().orElse(0);
         return sums.entrySet().stream()
                 .filter(e -> e.getValue() > 0 && e.getValue() >= FURTHER * first)
                 .sorted(Map.Entry.<ModelState, Double>comparingByValue(Comparator.reverseOrder()))
-                .limit(NAMED)
+                .limit(most)
                 .map(Map.Entry::getKey)
                 .toList();
     }

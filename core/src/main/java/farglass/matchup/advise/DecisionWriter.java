@@ -37,7 +37,7 @@ public final class DecisionWriter {
      * @param them the opponent's
      */
     public DecisionWriter(Locale locale, Lexicon lexicon, String us, String them) {
-        this.words = Wording.of("Decision", locale);
+        this.words = Wording.of("farglass.matchup.advise.Decision", locale);
         this.lexicon = lexicon;
         this.groups = new StateSpace(lexicon);
         this.us = us;
@@ -116,9 +116,17 @@ public final class DecisionWriter {
             sums[2] += faced[0];
             sums[3] += faced[1];
         }
-        return d.option().kind() == Option.Kind.HOLD
-                ? say("evidence.hold", them)
-                : say("evidence", us, whole(sums[0]), whole(sums[1]), whole(sums[2]), whole(sums[3]), them);
+        if (d.option().kind() == Option.Kind.HOLD) {
+            return say("evidence.hold", them);
+        }
+        return say(
+                whole(sums[3]) == 0 ? "evidence.alone" : "evidence",
+                us,
+                whole(sums[0]),
+                whole(sums[1]),
+                whole(sums[2]),
+                whole(sums[3]),
+                them);
     }
 
     /** "Under Brisa's mount: Brisa is there 11% of the time, others 4%; being there costs 14.1 points." */
@@ -131,14 +139,14 @@ public final class DecisionWriter {
         return say("refuse", them, words.percent(r.share()), words.percent(r.usual()), words.points(-r.worth()));
     }
 
-    /** "Triangle from closed guard: 5 of 37 worked; a tenth less of it is worth 0.4 points of our chance to win." */
+    /** "Triangle from closed guard: 5 of 37 worked; more than others: costs 2.1 points." */
     public String weapon(Weapon w) {
         return threat(w) + ": " + record(w);
     }
 
     /** How often it worked, and what it costs. */
     public String record(Weapon w) {
-        return say("weapon", whole(w.worked()), whole(w.decided()), words.points(w.costs()));
+        return say("weapon", whole(w.worked()), whole(w.decided()), words.points(w.costs()), words.points(w.tenth()));
     }
 
     /** The same in a few words: "triangle from closed guard". */
@@ -151,6 +159,11 @@ public final class DecisionWriter {
         return words.upper(spot(r.place()));
     }
 
+    /** A place as a heading: "In Brisa's half guard". */
+    public String place(ModelState p) {
+        return words.upper(spot(p));
+    }
+
     private List<String> from(Weapon w) {
         return w.exits().stream()
                 .filter(e -> !e.basis().tags().isEmpty())
@@ -161,7 +174,7 @@ public final class DecisionWriter {
     }
 
     /** A place as a sentence names it: "from half guard", "under Brisa's mount". */
-    String spot(ModelState p) {
+    public String spot(ModelState p) {
         boolean below = p.standing() < 0 && groups.guard(p.group()) && !groups.passing(p.group());
         return say("spot." + (below ? "below" : kind(p, false)), name(p), them);
     }

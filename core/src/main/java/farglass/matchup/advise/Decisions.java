@@ -38,6 +38,8 @@ public record Decisions(List<Valued> valued, double natural, double carried, dou
      * and those decisions alone that are worth 0.3 or more carried 46 % of them.
      */
     private static final double SHARE = 0.03;
+    /** What is less is shown as nothing: a twentieth of a point. */
+    private static final double SHOWN = 0.0005;
     /** Share of draws in which a decision must help to be sure. */
     public static final double HOLDS = 0.8;
     /**
@@ -77,7 +79,7 @@ public record Decisions(List<Valued> valued, double natural, double carried, dou
 
     /** What a decision needs to be worth, of a plan that gains so much. */
     static double least(double whole) {
-        return Math.min(LEAST, SHARE * Math.max(0, whole));
+        return Math.max(SHOWN, Math.min(LEAST, SHARE * whole));
     }
 
     /** The decisions of a solved meeting as best known; takes about a second. */

@@ -182,6 +182,16 @@ public final class Meeting {
         return rates.faced(place, ours, technique);
     }
 
+    /**
+     * What is usual of an action in a place, whoever does it.
+     *
+     * @param ours whether our athlete tries it
+     * @return tries a minute and the chance that one works; null when nobody was seen to try it
+     */
+    public double @Nullable [] usual(ModelState place, boolean ours, String technique) {
+        return rates.usual(place, ours, technique);
+    }
+
     /** Techniques that one of them uses and the rules do not allow, by name. */
     public Collection<String> forbidden() {
         return rates.forbidden();

@@ -19,7 +19,7 @@ public final class OwnPlanWriter {
     private final String them;
 
     OwnPlanWriter(Locale locale, Lexicon lexicon, String us, String them) {
-        this.words = Wording.of("Own", locale);
+        this.words = Wording.of("farglass.matchup.advise.Own", locale);
         this.decisions = new DecisionWriter(locale, lexicon, us, them);
         this.lexicon = lexicon;
         this.us = us;

@@ -215,6 +215,23 @@ public final class TransitionRates {
         return sum;
     }
 
+    /**
+     * What is usual of an action in a place, whoever does it.
+     *
+     * @param ours whether the one who acts stands as our athlete does there
+     * @return tries a minute and the chance that one works; null when nobody was seen to try it
+     */
+    public double @Nullable [] usual(ModelState place, boolean ours, String technique) {
+        ModelState acting = (ours ? place : place.mirrored()).paid(false);
+        String family = observed.family(technique);
+        Double share = usual.shares(acting, family).get(technique);
+        if (share == null || share <= 0) {
+            return null;
+        }
+        double[] ab = usual.chance(technique);
+        return new double[] {usual.rate(acting, family) * share, ab[0] / (ab[0] + ab[1])};
+    }
+
     /** Weighted minutes of film of everybody in every place, as each sees it. */
     public Map<ModelState, Double> usualMinutes() {
         return Collections.unmodifiableMap(usual.all().minutes);

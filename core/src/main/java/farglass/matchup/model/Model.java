@@ -10,6 +10,7 @@ import java.util.Map;
 import java.util.Set;
 import java.util.function.Function;
 import java.util.function.Predicate;
+import java.util.stream.Stream;
 
 /**
  * A match as places and ways out of them, with what each earns. Everything is seen by our athlete: points and
@@ -274,6 +275,17 @@ public final class Model {
             }
         }
         return new Prospect(points, finishes);
+    }
+
+    /** How long a stay in a place lasts on average, minutes; infinite where nothing leads away. */
+    public double stayMinutes(ModelState p) {
+        int s = indexOf(p);
+        double leaving = Stream.of(own.get(s), theirs.get(s), drift.get(s))
+                .flatMap(List::stream)
+                .flatMapToDouble(
+                        w -> Stream.of(w.branches()).filter(b -> b.to() != s).mapToDouble(b -> w.rate() * b.chance()))
+                .sum();
+        return 1 / leaving;
     }
 
     /** Under which rules. */

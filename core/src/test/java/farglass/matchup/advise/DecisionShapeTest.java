@@ -49,7 +49,7 @@ class DecisionShapeTest {
     }
 
     @Test
-    void noMoreThanFourPlacesAreNamed() {
+    void noMoreThanFourPlacesAreNamedAndTwoAreHeld() {
         List<ModelState> six = List.of(
                 FIRST,
                 SECOND,
@@ -59,6 +59,6 @@ class DecisionShapeTest {
                 ModelState.of("BCK", 1));
         DecisionShape.Worth same = (place, r) -> 0.001;
         assertThat(DecisionShape.of(six, PRESS, same).places()).hasSize(4);
-        assertThat(DecisionShape.of(six, Option.HOLD, same).places()).hasSize(4);
+        assertThat(DecisionShape.of(six, Option.HOLD, same).places()).hasSize(2);
     }
 }

@@ -46,7 +46,7 @@ class DecisionsTest {
     @Test
     void aFewDecisionsCarryMostOfThePlan() {
         assertThat(decisions.valued()).hasSizeBetween(2, Decisions.MOST);
-        assertThat(decisions.carried()).isGreaterThan(0.8 * decisions.whole());
+        assertThat(decisions.carried()).isGreaterThan(0.7 * decisions.whole());
         assertThat(decisions.valued())
                 .isSortedAccordingTo((a, b) -> Double.compare(b.worth(), a.worth()))
                 .allMatch(v -> v.worth() >= Decisions.least(decisions.whole()) && v.answered() > 0)
@@ -115,6 +115,26 @@ class DecisionsTest {
             assertThat(p.options(s).options().get(policy.get(last, p.grid().cell(s, 0, 0, -4))))
                     .isEqualTo(press);
         }
+    }
+
+    @Test
+    void whatNeverWorkedIsNoDecision() {
+        for (Decision d : all()) {
+            if (d.option().kind() == Option.Kind.PRESS) {
+                for (ModelState place : d.places()) {
+                    double[] sum = meeting.faced(place, true, d.option().technique());
+                    meeting.model().exits(place, true).stream()
+                            .filter(e -> d.option().technique().equals(e.technique()))
+                            .forEach(e -> {
+                                sum[0] += e.basis().worked();
+                                sum[1] += e.basis().decided();
+                            });
+                    assertThat(sum[0] > 0 || sum[1] < 4).as(WRITER.sentence(d)).isTrue();
+                }
+            }
+        }
+        // against this opponent the best policy cuts the knee in closed guard, where 6 of 6 tries failed
+        assertThat(meeting.faced(ModelState.of("CLG", 1), true, "knee-cut")[0]).isZero();
     }
 
     @Test
@@ -187,8 +207,8 @@ class DecisionsTest {
         List<Weapon> weapons = Weapon.of(solved);
         assertThat(weapons)
                 .hasSizeBetween(1, 5)
-                .isSortedAccordingTo((a, b) -> Double.compare(b.costs(), a.costs()))
-                .allMatch(w -> w.tags().size() >= 2 && w.worked() <= w.decided());
+                .allMatch(w -> w.tags().size() >= 2 && w.worked() <= w.decided())
+                .allMatch(w -> w.costs() > 0 && w.tenth() > 0);
         assertThat(weapons).extracting(Weapon::technique).contains("triangle");
         assertThat(WRITER.weapon(weapons.get(0))).contains("worked").doesNotContain("{");
         assertThat(WRITER.threat(weapons.get(0))).contains(" from ");

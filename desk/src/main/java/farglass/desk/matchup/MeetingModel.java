@@ -10,6 +10,8 @@ import farglass.matchup.advise.MeetingSolution;
 import farglass.matchup.advise.MeetingWriter;
 import farglass.matchup.advise.Proposal;
 import farglass.matchup.fit.KnownGame;
+import farglass.matchup.gameplan.GamePageWriter;
+import farglass.matchup.gameplan.GamePlan;
 import farglass.matchup.model.Exit;
 import farglass.matchup.solve.Constraints;
 import farglass.plan.Approach;
@@ -63,9 +65,10 @@ public final class MeetingModel {
     /** A glance, or why there is none. */
     private record First(Meeting meeting, MeetingSolution.Glance glance, Map<Exit.Key, Meeting.Ranges> ranges) {}
 
-    private record Whole(Proposal proposal, KnownGame known, FirstRange first) {}
+    private record Whole(Proposal proposal, KnownGame known, FirstRange first, GamePlan game) {}
 
     private FirstRange firstRange;
+    private GamePlan game;
 
     private volatile List<MatchRecord> records = List.of();
 
@@ -189,13 +192,15 @@ public final class MeetingModel {
                         "meeting-whole",
                         () -> {
                             MeetingSolution solved = f.meeting().solve(f.glance());
+                            Proposal p = Proposal.of(solved);
                             return new Whole(
-                                    Proposal.of(solved),
+                                    p,
                                     KnownGame.of(
                                             desk.index(),
                                             f.meeting().question().us(),
                                             f.meeting().question().filter()),
-                                    FirstRange.of(solved, SEED));
+                                    FirstRange.of(solved, SEED),
+                                    GamePlan.of(p, desk.index()));
                         },
                         whole -> wholeDone(whole, mine),
                         this::failed);
@@ -208,6 +213,7 @@ public final class MeetingModel {
         Proposal p = whole.proposal();
         known = whole.known();
         firstRange = whole.first();
+        game = whole.game();
         proposal.set(p);
         state.set(Words.of("meeting.drawing"));
         desk.tasks().longTask(Words.of("meeting.draws"), (progress, cancelled) -> {
@@ -253,6 +259,18 @@ public final class MeetingModel {
     /** What film that anybody can watch shows of our athlete; null until there is a proposal. */
     public KnownGame known() {
         return known;
+    }
+
+    /** How both begin, where to be, what helps against their weapons; null until there is a proposal. */
+    public GamePlan game() {
+        return game;
+    }
+
+    /** Lays the page of the game plan with the first names of the two. */
+    public GamePageWriter pages() {
+        Assignment a = desk.assignment().get();
+        Plan p = desk.plan().get();
+        return new GamePageWriter(Locale.ENGLISH, desk.lexicon(), first(a.us()), first(p.them()));
     }
 
     /** Words with the first names of the two. */

@@ -3,6 +3,7 @@ package farglass.desk.plan;
 import farglass.desk.matchup.MeetingModel;
 import farglass.desk.shell.Desk;
 import farglass.desk.shell.Words;
+import farglass.matchup.gameplan.GamePage;
 import farglass.work.publish.PlanPublication;
 import java.io.File;
 import java.nio.file.Path;
@@ -15,12 +16,14 @@ import javafx.stage.Window;
 public final class PlanPapers {
     private final Desk desk;
     private final MeetingModel model;
+    private final OwnPlanModel own;
     private final Supplier<Window> window;
 
     /** @param window over which it is asked where to write */
-    PlanPapers(Desk desk, MeetingModel model, Supplier<Window> window) {
+    PlanPapers(Desk desk, MeetingModel model, OwnPlanModel own, Supplier<Window> window) {
         this.desk = desk;
         this.model = model;
+        this.own = own;
         this.window = window;
     }
 
@@ -31,8 +34,9 @@ public final class PlanPapers {
         return Optional.ofNullable(file).map(File::toPath);
     }
 
-    void choosePdf() {
-        target(".pdf").ifPresent(this::writePdf);
+    /** @param forks whether the page of forks is meant; without a proposal there is no other */
+    void choosePdf(boolean forks) {
+        target(".pdf").ifPresent(forks || model.proposal().get() == null ? this::writePdf : this::writePage);
     }
 
     void chooseCard() {
@@ -45,14 +49,24 @@ public final class PlanPapers {
 
     /** Writes the corner card of the proposal, A4 when the name ends in -a4.pdf, else A5. */
     public void writeCard(Path path) {
-        desk.publisher().file(path, publication().card(model.proposal().get(), model.writer(), occasion()));
+        desk.publisher().file(path, publication().card(gamePage(), occasion()));
     }
 
     void chooseJson() {
         target(".plan.json").ifPresent(this::writeJson);
     }
 
-    /** Writes the page; the outcome is told in a notice. */
+    /** Writes the game plan on a page, with our own plan where one is laid; the outcome is told in a notice. */
+    public void writePage(Path path) {
+        desk.publisher().file(path, publication().page(gamePage(), occasion()));
+    }
+
+    private GamePage gamePage() {
+        OwnPlanModel.Known k = own.known().get();
+        return model.pages().page(model.proposal().get(), model.game(), k == null ? null : k.plan());
+    }
+
+    /** Writes the forks on a page; the outcome is told in a notice. */
     public void writePdf(Path path) {
         desk.publisher().file(path, publication().page(occasion()));
     }

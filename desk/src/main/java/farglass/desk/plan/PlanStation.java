@@ -82,7 +82,9 @@ public final class PlanStation implements Station, Keys.Bound {
     public PlanStation(Desk desk, MeetingModel model, Runnable toFilm) {
         this.desk = desk;
         this.model = model;
-        this.papers = new PlanPapers(desk, model, () -> view().getScene().getWindow());
+        this.ownPlan = new OwnPlanModel(desk, model);
+        this.papers =
+                new PlanPapers(desk, model, ownPlan, () -> view().getScene().getWindow());
         this.dials = new Dials(desk);
         this.proposed = new ProposedPage(desk, model);
         this.guide = new GuidePage(desk, model);
@@ -93,13 +95,12 @@ public final class PlanStation implements Station, Keys.Bound {
             desk.openMatch(match);
             toFilm.run();
         };
-        this.ownPlan = new OwnPlanModel(desk, model);
         this.decisions = new DecisionsPage(desk, model, ownPlan, film);
         this.conduct = new ConductPage(desk, model, film);
         this.saved = new SavedPage(desk, model);
         keys.on("Ctrl+Z", "keys.undo", () -> desk.stepPlan(-1))
                 .on("Ctrl+Shift+Z", "keys.redo", () -> desk.stepPlan(1))
-                .on("Ctrl+P", "plan.pdf", papers::choosePdf)
+                .on("Ctrl+P", "plan.pdf", this::choosePdf)
                 .on("Alt+C", "plan.card", papers::chooseCard)
                 .on("Alt+B", "plan.brief", this::openBrief)
                 .on("F3", "matchup.keys.next", pages::next);
@@ -150,7 +151,7 @@ public final class PlanStation implements Station, Keys.Bound {
                 Ui.button(Words.of("plan.undo"), () -> desk.stepPlan(-1), "choice"),
                 Ui.button(Words.of("plan.redo"), () -> desk.stepPlan(1), "choice"),
                 Ui.button(Words.of("plan.json"), papers::chooseJson, "choice"),
-                Ui.button(Words.of("plan.pdf"), papers::choosePdf, "choice"),
+                Ui.button(Words.of("plan.pdf"), this::choosePdf, "choice"),
                 brief,
                 Ui.button(Words.of("plan.card"), papers::chooseCard, "strong-button"));
         head.setAlignment(Pos.CENTER_LEFT);
@@ -477,6 +478,11 @@ public final class PlanStation implements Station, Keys.Bound {
         BriefSheet sheet = new BriefSheet(desk, () -> over.getChildren().setAll(view));
         over.getChildren().add(sheet);
         sheet.requestFocus();
+    }
+
+    /** Of the forks while they are in sight, else of the game plan. */
+    private void choosePdf() {
+        papers.choosePdf(pages.shows("plan.page.own"));
     }
 
     /** What is written of the plan. */

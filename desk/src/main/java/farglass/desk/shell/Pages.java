@@ -52,6 +52,12 @@ public final class Pages {
                 .forEach(group::selectToggle);
     }
 
+    /** Whether the page that was added under a key is in sight. */
+    public boolean shows(String key) {
+        return group.getSelectedToggle() instanceof ToggleButton b
+                && key.replace('.', '-').equals(b.getId());
+    }
+
     /** Goes on to the next page, after the last to the first. */
     public void next() {
         int at = group.getToggles().indexOf(group.getSelectedToggle());

@@ -64,6 +64,8 @@ final class DecisionsJson {
                         w.technique(),
                         "costs",
                         w.costs(),
+                        "tenth",
+                        w.tenth(),
                         "worked",
                         w.worked(),
                         "decided",

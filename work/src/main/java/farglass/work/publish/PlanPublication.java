@@ -1,11 +1,11 @@
 package farglass.work.publish;
 
 import farglass.conduct.Clause;
-import farglass.matchup.advise.MeetingWriter;
-import farglass.matchup.advise.Proposal;
+import farglass.matchup.gameplan.GamePage;
 import farglass.plan.Assignment;
 import farglass.plan.Plan;
 import farglass.print.CornerCard;
+import farglass.print.GamePlanPaper;
 import farglass.print.PlanPage;
 import farglass.rules.Ruleset;
 import farglass.rules.Rulesets;
@@ -47,19 +47,28 @@ public final class PlanPublication {
         return Set.of(plan.us(), plan.them());
     }
 
-    /** The plan on one page. */
+    /** The forks on one page, with what they rest on. */
     public Publication page(String occasion) {
         PlanPage page = new PlanPage(
                 plan, material.name(plan.us()), material.name(plan.them()), occasion, WorkWords.of("care.page"));
         return Publication.file(both(), page::write);
     }
 
+    /** The game plan on a page. */
+    public Publication page(GamePage game, String occasion) {
+        GamePlanPaper page = new GamePlanPaper(game, title(), occasion, WorkWords.of("care.page"));
+        return Publication.file(both(), page::write);
+    }
+
+    private String title() {
+        return WorkWords.of("plan.title", material.name(plan.them()));
+    }
+
     /** The corner card; the target's name says the paper: one that ends in {@code -a4.pdf} is A4, any other A5. */
-    public Publication card(Proposal proposal, MeetingWriter writer, String occasion) {
+    public Publication card(GamePage game, String occasion) {
         CornerCard card = new CornerCard(
-                proposal,
-                writer,
-                WorkWords.of("plan.title", material.name(plan.them())),
+                game,
+                title(),
                 occasion,
                 WorkWords.of("care.page"),
                 plan.clauses().stream().map(Clause::text).toList());
