@@ -22,6 +22,7 @@ import org.jspecify.annotations.Nullable;
  * @param conduct every clause that can be measured, in this match and in the meeting before it
  * @param forecasts those frozen with the plan that the match decides
  * @param claims those the plan rested on
+ * @param decisions of our own plan, else of the computed one; empty without a model
  * @param surprises least expected attempts first; empty without a model
  */
 public record Debrief(
@@ -30,6 +31,7 @@ public record Debrief(
         List<Promise> conduct,
         List<Scored> forecasts,
         List<ClaimCheck> claims,
+        List<DecisionCheck> decisions,
         List<Surprise> surprises) {
     private static final int SURPRISES = 6;
 
@@ -55,6 +57,7 @@ public record Debrief(
                 conduct(plan, record, index),
                 Scored.of(plan.approach().forecasts(), record, us, rules, lexicon),
                 ClaimCheck.of(plan.pinned(), index, record.id()),
+                meeting == null ? List.of() : DecisionCheck.of(plan, facts, us, index, meeting),
                 meeting == null
                         ? List.of()
                         : Surprise.of(

@@ -224,6 +224,55 @@ class DebriefTest {
     }
 
     @Test
+    void decisionsAreHeldAgainstWhatWasDone() {
+        LibraryIndex index = LibraryIndex.of(DemoLibrary.matches(LEXICON, DemoLibrary.SEED), LEXICON);
+        Meeting m = Meeting.of(
+                index,
+                new Meeting.Question(
+                        "ansa-kellivar",
+                        "brisa-tolendt",
+                        RULES,
+                        Filter.ALL,
+                        null,
+                        480_000,
+                        SolverSettings.USUAL.coarse(),
+                        Constraints.NONE));
+        MatchRecord fought = match(
+                "fought",
+                null,
+                null,
+                Tag.Position.of(at(0), "STD", null, null),
+                Tag.Position.of(at(30), "HFG", Corner.B, Corner.A),
+                act(40, Corner.A, "half-guard-sweep", Outcome.STUFFED),
+                act(60, Corner.A, "half-guard-sweep", Outcome.COMPLETED),
+                Tag.Position.of(at(90), "SDC", Corner.A, null),
+                Tag.Position.of(at(120), "STD", null, null));
+        Plan own = plan().open("from half guard half guard sweep").open("in the last two minutes: advance to mount");
+        List<DecisionCheck> all = Debrief.of(own, fought, index, RULES, m).decisions();
+        DecisionCheck sweep = all.stream()
+                .filter(c -> c.text().equals("From half guard: half guard sweep."))
+                .findFirst()
+                .orElseThrow();
+        assertThat(sweep.own()).isTrue();
+        assertThat(sweep.occasions()).hasSize(1);
+        assertThat(sweep.minutes()).isEqualTo(1);
+        assertThat(sweep.done()).hasSize(2);
+        assertThat(sweep.worked()).isEqualTo(1);
+        assertThat(sweep.expectedTries()).isBetween(0.1, 5.0);
+        assertThat(sweep.expectedWorked()).isLessThan(sweep.expectedTries());
+        DecisionCheck late = all.stream()
+                .filter(c -> c.text().contains("advance to mount"))
+                .findFirst()
+                .orElseThrow();
+        assertThat(late.came()).as("side control was reached early").isFalse();
+        // without a plan of our own the computed decisions stand there
+        assertThat(Debrief.of(Plan.empty("p", "P", "ansa-kellivar", "brisa-tolendt"), fought, index, RULES, m)
+                        .decisions())
+                .isNotEmpty()
+                .noneMatch(DecisionCheck::own);
+    }
+
+    @Test
     void aMatchOfOthersIsRefused() {
         Plan others = Plan.empty("p", "Plan", "juno-fastrel", "brisa-tolendt");
         assertThatThrownBy(() -> debrief(others)).hasMessageContaining("juno-fastrel");

@@ -32,6 +32,16 @@ class DebriefStationTest extends DeskDriver {
         assertThat(says("#debrief-branches", "they did")).isTrue();
         assertThat(says("#station-debrief", "forks of ours that came up were followed"))
                 .isTrue();
+        page("#debrief-page-decisions", "#debrief-decisions");
+        await("nothing was decided", () -> says("#debrief-decisions", "Neither our own plan"));
+        onFx(() -> {
+            desk.changePlan(p -> p.open("half guard sweep").open("takedown, when behind"));
+            return null;
+        });
+        await("our own is held against it", () -> says("#debrief-decisions", "Our own plan, sentence by sentence"));
+        assertThat(texts("#debrief-decisions"))
+                .anyMatch(t -> t.contains("half guard sweep"))
+                .anyMatch(t -> t.matches("done|not done|did not come up"));
         page("#debrief-page-conduct", "#debrief-conduct");
         await("clauses are judged", () -> says("#debrief-conduct", "The meeting before:"));
         page("#debrief-page-forecasts", "#debrief-forecasts");

@@ -68,6 +68,13 @@ class MatchupTest extends DeskDriver {
         return desk.plan().get().approach();
     }
 
+    private String wins() {
+        return texts("#plan-change-0").stream()
+                .filter(t -> t.contains("as often we win"))
+                .findFirst()
+                .orElse("");
+    }
+
     private String natural() {
         return ((Labeled) find("#win-natural")).getText();
     }
@@ -232,6 +239,16 @@ class MatchupTest extends DeskDriver {
         openNight();
         press(KeyCode.CONTROL, KeyCode.DIGIT6);
         page("#plan-page-otherwise", "#plan-otherwise");
+        await("what they may do more of", LONG, () -> says("#plan-change-0", "as often we win"));
+        await("and what breaks then", LONG, () -> says("#plan-change-0", "as often"));
+        String twice = wins();
+        Slider more = find("#dial-change-0");
+        onFx(() -> {
+            more.setValue(3);
+            return null;
+        });
+        await("more of it, other chances", LONG, () -> wins().startsWith("At 3.00 times") && !wins().equals(twice));
+        await("and what to do instead", LONG, () -> says("#plan-change-0", "Plan B: "));
         await("the match without its opening", LONG, () -> says("#plan-otherwise", "Without the "));
         assertThat(says("#plan-otherwise", "Nothing is scored under these rules."))
                 .isTrue();

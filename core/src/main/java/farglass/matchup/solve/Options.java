@@ -105,7 +105,7 @@ public final class Options {
     }
 
     /** Of a Poisson process of one rate against another, nats a minute. */
-    private static double entropy(double natural, double now) {
+    public static double entropy(double natural, double now) {
         return now <= 0 ? natural : natural <= 0 ? 0 : now * Math.log(now / natural) - now + natural;
     }
 

@@ -4,6 +4,7 @@ import farglass.debrief.Adherence;
 import farglass.debrief.Calibration;
 import farglass.debrief.ClaimCheck;
 import farglass.debrief.Debrief;
+import farglass.debrief.DecisionCheck;
 import farglass.debrief.Scored;
 import farglass.debrief.Season;
 import farglass.debrief.Surprise;
@@ -15,6 +16,7 @@ import farglass.match.PersonName;
 import farglass.matchup.advise.MeetingWriter;
 import java.util.List;
 import java.util.Locale;
+import java.util.stream.Stream;
 import javafx.scene.layout.VBox;
 
 /** Fills the pages of a debrief. */
@@ -159,6 +161,50 @@ final class DebriefPages {
                             0,
                             c.trials()));
         }
+    }
+
+    void decisions(VBox box, Debrief d) {
+        box.getChildren().clear();
+        if (none(box, d, d == null || d.decisions().isEmpty(), "debrief.decisions.none")) {
+            return;
+        }
+        box.getChildren()
+                .add(Ui.prose(
+                        Words.of(d.decisions().get(0).own() ? "debrief.decisions.own" : "debrief.decisions.computed"),
+                        "claim-notes"));
+        for (DecisionCheck c : d.decisions()) {
+            boolean held = Double.isNaN(c.expectedTries());
+            Boolean done = !c.came() || held ? null : Boolean.valueOf(!c.done().isEmpty());
+            String numbers = held
+                    ? Words.of("debrief.decision.held", c.occasions().size(), tenths(c.minutes()))
+                    : Words.of(
+                            "debrief.decision",
+                            c.occasions().size(),
+                            tenths(c.minutes()),
+                            c.done().size(),
+                            c.worked(),
+                            tenths(c.expectedTries()),
+                            tenths(c.expectedWorked()));
+            box.getChildren()
+                    .add(lines.row(
+                            done == null
+                                    ? Words.of(c.came() ? "debrief.came" : "debrief.not-met")
+                                    : Words.of(done ? "debrief.done" : "debrief.not-done"),
+                            done,
+                            c.text(),
+                            c.came() ? numbers : "",
+                            0,
+                            Lines.trials(
+                                    d.record(),
+                                    Stream.concat(c.occasions().stream(), c.done().stream())
+                                            .sorted()
+                                            .distinct()
+                                            .toList())));
+        }
+    }
+
+    private static String tenths(double x) {
+        return String.format(Locale.ENGLISH, "%.1f", x);
     }
 
     void surprises(VBox box, Debrief d) {

@@ -45,6 +45,7 @@ public final class DebriefStation implements Station, Keys.Bound {
     private final VBox conduct = new VBox(8);
     private final VBox forecasts = new VBox(6);
     private final VBox claims = new VBox(8);
+    private final VBox decisions = new VBox(8);
     private final VBox surprises = new VBox(8);
     private final SeasonPage season;
     private final TextField lesson = new TextField();
@@ -115,17 +116,19 @@ public final class DebriefStation implements Station, Keys.Bound {
         HBox head = new HBox(10, question, Ui.spring(), matches, tag);
         head.setAlignment(Pos.CENTER_LEFT);
         pages.add("debrief.page.branches", Pages.scroll(branches))
+                .add("debrief.page.decisions", Pages.scroll(decisions))
                 .add("debrief.page.conduct", Pages.scroll(conduct))
                 .add("debrief.page.forecasts", Pages.scroll(forecasts))
                 .add("debrief.page.claims", Pages.scroll(claims))
                 .add("debrief.page.surprises", Pages.scroll(surprises))
                 .add("debrief.page.season", Pages.scroll(season));
         branches.setId("debrief-branches");
+        decisions.setId("debrief-decisions");
         conduct.setId("debrief-conduct");
         forecasts.setId("debrief-forecasts");
         claims.setId("debrief-claims");
         surprises.setId("debrief-surprises");
-        VBox left = Ui.sheet(Words.of("debrief.sheet"), pages.chips(), Ui.grow(pages.middle()));
+        VBox left = Ui.sheet("", pages.chips(), Ui.grow(pages.middle()));
         lesson.setId("lesson");
         lesson.setPromptText(Words.of("debrief.lesson.prompt"));
         lesson.setOnAction(e -> learn());
@@ -168,6 +171,7 @@ public final class DebriefStation implements Station, Keys.Bound {
         Debrief d = model.debrief().get();
         sum.setText(d == null ? Words.of("debrief.none") : sum(d));
         filler.branches(branches, d);
+        filler.decisions(decisions, d);
         filler.conduct(conduct, d);
         filler.forecasts(forecasts, d, model.season().get());
         filler.claims(claims, d);

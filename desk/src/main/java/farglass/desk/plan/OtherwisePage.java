@@ -4,17 +4,21 @@ import farglass.desk.matchup.MeetingModel;
 import farglass.desk.shell.Desk;
 import farglass.desk.shell.Ui;
 import farglass.desk.shell.Words;
+import farglass.matchup.advise.Adaptation;
 import farglass.matchup.advise.Alternatives;
 import farglass.matchup.advise.MeetingWriter;
 import farglass.matchup.advise.Proposal;
+import java.util.List;
+import javafx.geometry.Insets;
 import javafx.scene.control.Label;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.VBox;
 
-/** What to do when the opening does not work, and when the clock runs out behind or ahead. */
+/** What if they change, what to do when the opening does not work, and when the clock runs out behind or ahead. */
 final class OtherwisePage extends VBox {
     private final Desk desk;
     private final MeetingModel model;
+    private final VBox changes = new VBox(8);
     private Proposal shown;
 
     OtherwisePage(Desk desk, MeetingModel model) {
@@ -22,6 +26,7 @@ final class OtherwisePage extends VBox {
         this.desk = desk;
         this.model = model;
         setId("plan-otherwise");
+        setPadding(new Insets(0, 10, 0, 0));
     }
 
     void fill() {
@@ -36,7 +41,15 @@ final class OtherwisePage extends VBox {
             return;
         }
         shown = p;
-        getChildren().setAll(Ui.empty(Words.of("plan.otherwise.working")));
+        getChildren().setAll(changes, Ui.empty(Words.of("plan.otherwise.working")));
+        changes.getChildren()
+                .setAll(Ui.label(Words.of("plan.change"), "heading"), Ui.empty(Words.of("plan.change.working")));
+        desk.tasks()
+                .query(
+                        "changes",
+                        () -> Adaptation.of(p.solved(), p.decisions(), desk.index()),
+                        all -> changes(p, all),
+                        e -> changes.getChildren().setAll(Ui.prose(String.valueOf(e.getMessage()), "weak")));
         desk.tasks()
                 .query(
                         "otherwise",
@@ -46,12 +59,25 @@ final class OtherwisePage extends VBox {
                                 .setAll(Ui.prose(Words.of("meeting.failed", String.valueOf(e.getMessage())), "weak")));
     }
 
+    private void changes(Proposal p, List<Adaptation> all) {
+        if (shown != p) {
+            return;
+        }
+        changes.getChildren().setAll(Ui.label(Words.of("plan.change"), "heading"));
+        if (all.isEmpty()) {
+            changes.getChildren().add(Ui.empty(Words.of("plan.change.none")));
+        }
+        for (int i = 0; i < all.size(); i++) {
+            changes.getChildren().add(new ChangePart(desk, model, p, all.get(i), i));
+        }
+    }
+
     private void show(Proposal p, Alternatives a) {
         if (shown != p) {
             return;
         }
         MeetingWriter w = model.writer();
-        getChildren().setAll(Ui.label(Words.of("plan.otherwise.opening"), "heading"));
+        getChildren().setAll(changes, Ui.label(Words.of("plan.otherwise.opening"), "heading"));
         if (a.opening() == null) {
             getChildren().add(Ui.empty(Words.of("plan.otherwise.opening.none")));
         } else {
