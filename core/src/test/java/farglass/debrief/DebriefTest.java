@@ -196,10 +196,8 @@ class DebriefTest {
         assertThat(d.claims().get(0).n()).isZero();
     }
 
-    @Test
-    void theLeastExpectedActionsAreNamed() {
-        LibraryIndex index = LibraryIndex.of(DemoLibrary.matches(LEXICON, DemoLibrary.SEED), LEXICON);
-        Meeting m = Meeting.of(
+    private static Meeting meeting(LibraryIndex index) {
+        return Meeting.of(
                 index,
                 new Meeting.Question(
                         "ansa-kellivar",
@@ -208,8 +206,14 @@ class DebriefTest {
                         Filter.ALL,
                         null,
                         480_000,
-                        SolverSettings.USUAL,
+                        SolverSettings.USUAL.coarse(),
                         Constraints.NONE));
+    }
+
+    @Test
+    void theLeastExpectedActionsAreNamed() {
+        LibraryIndex index = LibraryIndex.of(DemoLibrary.matches(LEXICON, DemoLibrary.SEED), LEXICON);
+        Meeting m = meeting(index);
         MatchRecord odd = match(
                 "odd",
                 null,
@@ -226,17 +230,7 @@ class DebriefTest {
     @Test
     void decisionsAreHeldAgainstWhatWasDone() {
         LibraryIndex index = LibraryIndex.of(DemoLibrary.matches(LEXICON, DemoLibrary.SEED), LEXICON);
-        Meeting m = Meeting.of(
-                index,
-                new Meeting.Question(
-                        "ansa-kellivar",
-                        "brisa-tolendt",
-                        RULES,
-                        Filter.ALL,
-                        null,
-                        480_000,
-                        SolverSettings.USUAL.coarse(),
-                        Constraints.NONE));
+        Meeting m = meeting(index);
         MatchRecord fought = match(
                 "fought",
                 null,

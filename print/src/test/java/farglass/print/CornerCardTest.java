@@ -92,6 +92,46 @@ class CornerCardTest {
         assertThat(text(PDRectangle.A4).replaceAll("\\s+", " ")).isEqualTo(small.replaceAll("\\s+", " "));
     }
 
+    private static GamePage.Part part(GamePage.Heading heading, GamePage.Line... lines) {
+        return new GamePage.Part(heading, heading.name(), List.of(lines));
+    }
+
+    private static GamePage.Line line(String text, boolean likely) {
+        return new GamePage.Line(text, List.of("Worth something."), List.of(), likely);
+    }
+
+    private String set(GamePage page) throws Exception {
+        Path file = folder.resolve("set.pdf");
+        new CornerCard(page, "Against Brisa", "Saltmarsh Night", "Tap early.", List.of())
+                .write(file, CornerCard.Paper.A5);
+        try (PDDocument d = Loader.loadPDF(file.toFile())) {
+            return new PDFTextStripper().getText(d).replaceAll("\\s+", " ");
+        }
+    }
+
+    @Test
+    void whatIsLikelySaysSoAndWhatHasAConditionStandsWithTheRest() throws Exception {
+        String text = set(new GamePage(List.of(
+                part(
+                        GamePage.Heading.DECISIONS,
+                        new GamePage.Line("These 2 carry 0.7 points.", List.of(), List.of(), false),
+                        line("From half guard: sweep.", true)),
+                part(GamePage.Heading.SCORE, line("When ahead, in side control: keep it.", false)))));
+        assertThat(text)
+                .contains("PLAN From half guard: sweep. (likely) When ahead, in side control: keep it.")
+                .doesNotContain("carry", "THEIR WEAPONS");
+    }
+
+    @Test
+    void aLineIsSetWholeOrNotAtAllAndTheCallsKeepTheirRoom() throws Exception {
+        String long1 = "one ".repeat(180).strip() + " end1";
+        String long2 = "two ".repeat(180).strip() + " end2";
+        String text = set(new GamePage(List.of(
+                part(GamePage.Heading.DECISIONS, line(long1, false), line(long2, false), line("short", false)),
+                part(GamePage.Heading.CALLS, new GamePage.Line("sweep \u00b7 hold", List.of(), List.of(), false)))));
+        assertThat(text).contains(long1).doesNotContain("two").contains("CALLS sweep \u00b7 hold");
+    }
+
     @Test
     void nothingIsLeftWhenItCannotBeWritten() throws Exception {
         assertThatIOException().isThrownBy(() -> card.write(folder.resolve("none/card.pdf"), CornerCard.Paper.A5));
