@@ -21,8 +21,9 @@ import org.apache.commons.rng.simple.RandomSource;
 import org.jspecify.annotations.Nullable;
 
 /**
- * What a coach's own plan is worth: its intents are followed where they are meant, everything else is done as it comes.
- * It is solved backward against an opponent who keeps to his natural mix, like {@link Decisions}, and in the same draws.
+ * What a coach's own plan is worth: its intents are followed where they are meant, everything else is done as it
+ * comes. It is solved backward against an opponent who keeps to his natural mix, like {@link Decisions}, and in the
+ * same draws.
  *
  * @param valued in the order given
  * @param win chance with the plan
