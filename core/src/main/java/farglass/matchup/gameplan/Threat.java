@@ -28,7 +28,8 @@ import java.util.stream.Stream;
  * @param prevents what others answered it with that let it through least often; empty when no answer was seen often
  * enough, or none did better than all answers together
  * @param wayOut what our athlete has shown from where it leads; empty for a submission, or when nothing was seen
- * @param onUs how it fared against our athlete: what worked, and all whose outcome was seen; sums of match weights
+ * @param worked of tries against our athlete; a sum of match weights
+ * @param tried those whose outcome was seen; likewise
  */
 public record Threat(
         Weapon weapon,

@@ -99,7 +99,7 @@ class GamePlanTest {
     @Test
     void thePageHasItsPartsInOrderAndEveryFigureItsTags() {
         GamePage page = WRITER.page(proposal, game);
-        assertThat(page.parts()).extracting(Part::heading).isSorted().contains(Heading.values()[0], Heading.CALLS);
+        assertThat(page.parts()).extracting(Part::heading).isSorted().contains(Heading.IDEA, Heading.CALLS);
         for (Heading h : List.of(Heading.START, Heading.WANTED, Heading.WEAPONS, Heading.REFUSE)) {
             assertThat(page.part(h).orElseThrow().lines())
                     .as(h.name())

@@ -174,7 +174,8 @@ final class DebriefPages {
                         "claim-notes"));
         for (DecisionCheck c : d.decisions()) {
             boolean held = Double.isNaN(c.expectedTries());
-            Boolean done = !c.came() || held ? null : Boolean.valueOf(!c.done().isEmpty());
+            Boolean done =
+                    (!c.came() || held) ? null : Boolean.valueOf(!c.done().isEmpty());
             String numbers = held
                     ? Words.of("debrief.decision.held", c.occasions().size(), tenths(c.minutes()))
                     : Words.of(
