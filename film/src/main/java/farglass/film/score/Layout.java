@@ -179,12 +179,26 @@ public final class Layout {
 
     private ScoreGraphic find(int width, int height) {
         Found best = best(width);
-        if (best == null) {
+        if (best == null || swallowed(best)) {
+            List<Region> read = numbers;
             numbers = withNoughts;
-            onlyNoughts = true;
-            best = best(width);
+            Found more = best(width);
+            onlyNoughts = best == null
+                    || (more != null && more.pairs().size() > best.pairs().size());
+            best = onlyNoughts ? more : best;
+            numbers = onlyNoughts ? withNoughts : read;
         }
         return best == null ? ScoreGraphic.NONE : graphic(best, width, height);
+    }
+
+    /** Whether a name has what may be a nought of the column beside it at its end, apart from its letters. */
+    private static boolean swallowed(Found f) {
+        return swallowed(f.a().text()) || swallowed(f.b().text());
+    }
+
+    private static boolean swallowed(String name) {
+        int last = name.length() - 1;
+        return last > 0 && Word.endsWithNought(name) && !Character.isAlphabetic(name.charAt(last - 1));
     }
 
     private @Nullable Found best(int width) {

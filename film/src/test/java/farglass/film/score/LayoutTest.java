@@ -301,6 +301,28 @@ class LayoutTest {
     }
 
     @Test
+    void aNoughtReadWithOneNameIsFoundBesideAnotherColumn() {
+        ScoreGraphic g = graphic(
+                new Placed("TOLENDT B. O", 50, 40),
+                new Placed("1", 240, 40),
+                new Placed("MARROWEN", 800, 40),
+                new Placed("2", 908, 40),
+                new Placed("0", 990, 40));
+        assertThat(g.columns()).hasSize(2);
+        assertThat(middle(g.columns().get(0).first())).isBetween(155, 175);
+        assertThat(middle(g.columns().get(0).second())).isBetween(908, 922);
+        assertThat(names(g)).containsExactly("TOLENDT B.", "MARROWEN");
+        // the last letter of a name is none
+        ScoreGraphic letters = graphic(
+                new Placed("BRUNEDO", 50, 40),
+                new Placed("1", 240, 40),
+                new Placed("MARCEDO", 800, 40),
+                new Placed("0", 990, 40));
+        assertThat(letters.columns()).hasSize(1);
+        assertThat(names(letters)).containsExactly("BRUNEDO", "MARCEDO");
+    }
+
+    @Test
     void otherTextIsNoScore() {
         assertThat(graphic(new Placed("MAT", 50, 40), new Placed("4", 100, 40)).columns())
                 .isEmpty();
