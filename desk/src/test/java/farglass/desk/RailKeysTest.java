@@ -76,7 +76,7 @@ class RailKeysTest {
         assertThat(scene.getFocusOwner().getStyleClass()).contains("rail-button");
         press(KeyCode.F3);
         robot.interact(() -> assertThat(
-                        ((javafx.scene.control.ToggleButton) scene.lookup("#debrief-page-conduct")).isSelected())
+                        ((javafx.scene.control.ToggleButton) scene.lookup("#debrief-page-decisions")).isSelected())
                 .as("the next page")
                 .isTrue());
     }

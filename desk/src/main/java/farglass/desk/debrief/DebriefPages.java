@@ -184,8 +184,10 @@ final class DebriefPages {
                             tenths(c.minutes()),
                             c.done().size(),
                             c.worked(),
-                            tenths(c.expectedTries()),
-                            tenths(c.expectedWorked()));
+                            Words.of(
+                                    "debrief.decision.expected",
+                                    tenths(c.expectedTries()),
+                                    tenths(c.expectedWorked())));
             box.getChildren()
                     .add(lines.row(
                             done == null
