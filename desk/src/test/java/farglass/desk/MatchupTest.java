@@ -121,7 +121,7 @@ class MatchupTest extends DeskDriver {
         press(KeyCode.CONTROL, KeyCode.DIGIT6);
         page("#plan-page-decisions", "#plan-decisions");
         await("the game plan stands there", LONG, () -> says("#plan-decisions", "points of our chance to win. Ansa"));
-        await("their weapons too", LONG, () -> says("#plan-answers", "worked. More of it than of others"));
+        await("their weapons too", LONG, () -> says("#plan-answers", "worked. Beyond what others do it costs us"));
         page("#plan-page-proposed", "#station-plan");
         await("a tree is proposed", LONG, () -> scene.lookup("#proposed-forks") != null);
         fire("#station-plan", "Take this tree over");

@@ -8,6 +8,7 @@ import farglass.matchup.advise.Intent;
 import farglass.matchup.advise.IntentReader;
 import farglass.matchup.advise.OwnPlan;
 import farglass.matchup.advise.Proposal;
+import farglass.matchup.model.Model;
 import farglass.plan.Fork;
 import farglass.plan.ForkIntents;
 import farglass.plan.Plan;
@@ -40,8 +41,9 @@ final class OwnPlanModel {
     /**
      * @param shown ids of forks whose action film shows
      * @param left computed decisions that the plan has not
+     * @param model of the match it was valued in
      */
-    record Known(List<ForkIntents.Read> reads, Set<String> shown, OwnPlan plan, List<Decision> left) {}
+    record Known(List<ForkIntents.Read> reads, Set<String> shown, OwnPlan plan, List<Decision> left, Model model) {}
 
     OwnPlanModel(Desk desk, MeetingModel meeting) {
         this.desk = desk;
@@ -78,7 +80,11 @@ final class OwnPlanModel {
                                 draw(now, k, mine);
                             }
                         },
-                        e -> known.set(null));
+                        e -> {
+                            if (mine == round.get()) {
+                                desk.notices().problem(Words.of("meeting.failed", String.valueOf(e.getMessage())));
+                            }
+                        });
     }
 
     private static Known read(Asked now, IntentReader reader) {
@@ -89,7 +95,8 @@ final class OwnPlanModel {
                 reads,
                 ForkIntents.shown(now.openings(), reader),
                 OwnPlan.of(p.solved(), intents, p.decisions()),
-                OwnPlan.left(intents, p.decisions()));
+                OwnPlan.left(intents, p.decisions()),
+                p.solved().meeting().model());
     }
 
     /** Once the proposal has its draws, the own plan is valued in the same. */
@@ -112,7 +119,7 @@ final class OwnPlanModel {
             if (drawn != null) {
                 Platform.runLater(() -> {
                     if (mine == round.get()) {
-                        known.set(new Known(k.reads(), k.shown(), drawn, k.left()));
+                        known.set(new Known(k.reads(), k.shown(), drawn, k.left(), k.model()));
                     }
                 });
             }

@@ -124,7 +124,7 @@ final class OwnPlanPart extends VBox {
                 .toArray();
         List<TagRef> tags = IntStream.of(of)
                 .mapToObj(i -> k.reads().get(i).intent())
-                .flatMap(i -> i.tags(model.proposal().get().solved().meeting().model()).stream())
+                .flatMap(i -> i.tags(k.model()).stream())
                 .distinct()
                 .toList();
         if (!tags.isEmpty()) {
