@@ -29,9 +29,14 @@ public record ProposedForks(Fork root, Map<String, Double> chances, Set<String> 
 
     /** @param known what the opponent's analyst can have seen of us */
     public static ProposedForks of(Proposal p, MeetingWriter writer, KnownGame known) {
+        return of(p.root(), p, writer, known);
+    }
+
+    /** The same of a part of the tree. */
+    public static ProposedForks of(Proposal.Node from, Proposal p, MeetingWriter writer, KnownGame known) {
         Map<String, Double> chances = new LinkedHashMap<>();
         Set<String> drifts = new HashSet<>();
-        Fork root = new Walk(p.solved().meeting(), writer, known, chances, drifts).fork(p.root(), null);
+        Fork root = new Walk(p.solved().meeting(), writer, known, chances, drifts).fork(from, null);
         return new ProposedForks(root, chances, drifts);
     }
 

@@ -13,8 +13,9 @@ import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.common.PDRectangle;
 
 /**
- * The game plan on a page of A4, standing, in two columns, in the largest type in which it fits; what does not fit in
- * the smallest goes on on a second page. Nothing is cut.
+ * The game plan on a page of A4, standing: the drawing above two columns, in the largest type in which they fit. A
+ * drawing that would leave too little room stands on a page after them, and what does not fit in the smallest type goes
+ * on on a second page. Nothing is cut.
  */
 public final class GamePlanPaper {
     private static final double MARGIN = 40;
@@ -29,6 +30,10 @@ public final class GamePlanPaper {
     private static final double LARGEST = 11;
     private static final double SMALLEST = 7.5;
     private static final double STEP = 0.25;
+    /** In smaller type the drawing would be dear: it stands on a page of its own. */
+    private static final double READABLE = 8.25;
+    /** Below the drawing. */
+    private static final double UNDER = 6;
 
     private static final int ANY = Integer.MAX_VALUE;
     private static final Map<Heading, Color> COLOURS =
@@ -59,20 +64,48 @@ public final class GamePlanPaper {
     /** Draws it; the last page is still open. */
     PaperPage draw(PDDocument document) throws IOException {
         PaperPage page = new PaperPage(document, PDRectangle.A4);
-        double size = LARGEST;
+        PhaseDrawing drawing = new PhaseDrawing(page, game.drawing(), page.width() - 2 * MARGIN);
         double top = top(page);
-        double bottom = page.height() - FOOT;
-        while (size > SMALLEST && !fits(blocks(page, size), top, bottom)) {
+        double room = drawing.height() + UNDER;
+        double size = size(page, top + room);
+        boolean above = size >= READABLE;
+        if (!above) {
+            size = size(page, top);
+        }
+        double y = head(page);
+        if (above) {
+            drawing.draw(page, MARGIN, y);
+            y += room;
+        }
+        page = columns(page, size, y);
+        if (!above) {
+            page = page.next();
+            drawing.draw(page, MARGIN, head(page));
+        }
+        return page;
+    }
+
+    /** The largest type in which all of it fits below a line, or the smallest. */
+    private double size(PaperPage page, double top) throws IOException {
+        double size = LARGEST;
+        while (size > SMALLEST && !fits(blocks(page, size), top, page.height() - FOOT)) {
             size -= STEP;
         }
+        return size;
+    }
+
+    /** Sets both columns from a line down, on further pages from their head; returns the last page. */
+    private PaperPage columns(PaperPage first, double size, double below) throws IOException {
+        PaperPage page = first;
+        double top = below;
+        double y = top;
         int column = 0;
-        double y = head(page);
         for (Block b : blocks(page, size)) {
-            if (y + b.needs() > bottom && y > top) {
+            if (y + b.needs() > page.height() - FOOT && y > top) {
                 column++;
                 if (column % 2 == 0) {
                     page = page.next();
-                    head(page);
+                    top = head(page);
                 }
                 y = top;
             }

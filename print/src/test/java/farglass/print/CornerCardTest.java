@@ -11,6 +11,8 @@ import farglass.matchup.advise.Proposal;
 import farglass.matchup.gameplan.GamePage;
 import farglass.matchup.gameplan.GamePageWriter;
 import farglass.matchup.gameplan.GamePlan;
+import farglass.matchup.gameplan.PhaseFigure;
+import farglass.matchup.gameplan.PhaseText;
 import farglass.matchup.solve.Constraints;
 import farglass.matchup.solve.SolverSettings;
 import farglass.rules.Rulesets;
@@ -22,6 +24,7 @@ import java.nio.file.Path;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.stream.Stream;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
@@ -111,7 +114,7 @@ class CornerCardTest {
 
     @Test
     void whatIsLikelySaysSoAndWhatHasAConditionStandsWithTheRest() throws Exception {
-        String text = set(new GamePage(List.of(
+        String text = set(bare(List.of(
                 part(
                         GamePage.Heading.DECISIONS,
                         new GamePage.Line("These 2 carry 0.7 points.", List.of(), List.of(), false),
@@ -126,7 +129,7 @@ class CornerCardTest {
     void aLineIsSetWholeOrNotAtAllAndTheCallsKeepTheirRoom() throws Exception {
         String long1 = "one ".repeat(180).strip() + " end1";
         String long2 = "two ".repeat(180).strip() + " end2";
-        String text = set(new GamePage(List.of(
+        String text = set(bare(List.of(
                 part(GamePage.Heading.DECISIONS, line(long1, false), line(long2, false), line("short", false)),
                 part(GamePage.Heading.CALLS, new GamePage.Line("sweep \u00b7 hold", List.of(), List.of(), false)))));
         assertThat(text).contains(long1).doesNotContain("two").contains("CALLS sweep \u00b7 hold");
@@ -138,5 +141,10 @@ class CornerCardTest {
         try (Stream<Path> files = Files.list(folder)) {
             assertThat(files.toList()).isEmpty();
         }
+    }
+
+    private static GamePage bare(List<GamePage.Part> parts) {
+        PhaseFigure nothing = new PhaseFigure(1, List.of(), List.of());
+        return new GamePage(parts, new PhaseText(nothing, Map.of(), Map.of(), Map.of(), ""));
     }
 }

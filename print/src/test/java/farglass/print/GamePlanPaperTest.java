@@ -120,7 +120,7 @@ class GamePlanPaperTest {
     void whatDoesNotFitGoesOnOnASecondPage() throws Exception {
         GamePage one = page("brisa-tolendt", "points-gi", "Ansa", "Brisa");
         GamePage thrice = new GamePage(
-                Stream.of(one, one, one).flatMap(p -> p.parts().stream()).toList());
+                Stream.of(one, one, one).flatMap(p -> p.parts().stream()).toList(), one.drawing());
         Path file = folder.resolve("page.pdf");
         new GamePlanPaper(thrice, "Against Brisa", "Saltmarsh Night", "Tap early.").write(file);
         String text = bare(printed(file, 2));

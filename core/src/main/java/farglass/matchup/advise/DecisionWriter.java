@@ -146,7 +146,13 @@ public final class DecisionWriter {
 
     /** How often it worked, and what it costs. */
     public String record(Weapon w) {
-        return say("weapon", whole(w.worked()), whole(w.decided()), words.points(w.costs()), words.points(w.tenth()));
+        return say(
+                "weapon",
+                whole(w.worked()),
+                whole(w.decided()),
+                words.points(w.costs()),
+                words.points(w.tenth()),
+                w.tags().size());
     }
 
     /** The same in a few words: "triangle from closed guard". */

@@ -131,12 +131,16 @@ public record Decisions(List<Valued> valued, double natural, double carried, dou
         return of(solved, search, all.stream().filter(fared::containsKey).toList(), fared, draws);
     }
 
-    /** The programme of a draw, without what the user barred. */
+    /** The programme of a draw. */
     private static BackwardInduction drawn(Meeting meeting, long seed, int draw) {
-        Model m = meeting.draw(RandomSource.XO_RO_SHI_RO_128_PP.create(seed + 31L * draw));
         return new BackwardInduction(
-                m.without(meeting.question().wishes().barred()),
-                meeting.question().settings().coarse());
+                draw(meeting, seed, draw), meeting.question().settings().coarse());
+    }
+
+    /** The model of a draw, without what the user barred. */
+    static Model draw(Meeting meeting, long seed, int draw) {
+        return meeting.draw(RandomSource.XO_RO_SHI_RO_128_PP.create(seed + 31L * draw))
+                .without(meeting.question().wishes().barred());
     }
 
     private static Decisions of(

@@ -20,6 +20,7 @@ import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.function.BooleanSupplier;
 import java.util.function.DoubleConsumer;
 import org.jspecify.annotations.Nullable;
@@ -29,6 +30,7 @@ import org.jspecify.annotations.Nullable;
  * and time, which figures decide, and which of them rest on too little film.
  *
  * @param decisions the few that carry the plan
+ * @param opening what our athlete does better not to begin with; empty when there is no such thing
  * @param root the plan tree, from the start
  * @param seek places worth more than standing, best first
  * @param avoid places worth less, worst first
@@ -43,6 +45,7 @@ public record Proposal(
         MeetingSolution solved,
         @Nullable Uncertainty uncertainty,
         Decisions decisions,
+        Optional<OpeningChoice> opening,
         Node root,
         List<Worth> seek,
         List<Worth> avoid,
@@ -74,6 +77,8 @@ public record Proposal(
     private static final double CERTAIN = 0.99;
     /** Share of the draws' time that decisions take. */
     private static final double DECIDING_SHARE = 0.3;
+
+    private static final double OPENING_SHARE = 0.05;
 
     /**
      * A place in the tree.
@@ -139,7 +144,7 @@ public record Proposal(
 
     /** The proposal as best known, before draws are made; takes about a second. */
     public static Proposal of(MeetingSolution solved) {
-        return of(solved, null, Decisions.of(solved));
+        return of(solved, null, Decisions.of(solved), OpeningChoice.of(solved));
     }
 
     /**
@@ -156,12 +161,21 @@ public record Proposal(
         if (decisions == null) {
             return null;
         }
-        Uncertainty u = Uncertainty.of(
-                solved.meeting(), seed, x -> progress.accept(DECIDING_SHARE + (1 - DECIDING_SHARE) * x), stop);
-        return u == null ? null : of(solved, u, decisions);
+        Optional<OpeningChoice> opening =
+                OpeningChoice.drawn(solved, seed, x -> progress.accept(DECIDING_SHARE + OPENING_SHARE * x), stop);
+        if (opening == null) {
+            return null;
+        }
+        double before = DECIDING_SHARE + OPENING_SHARE;
+        Uncertainty u = Uncertainty.of(solved.meeting(), seed, x -> progress.accept(before + (1 - before) * x), stop);
+        return u == null ? null : of(solved, u, decisions, opening);
     }
 
-    private static Proposal of(MeetingSolution solved, @Nullable Uncertainty uncertainty, Decisions decisions) {
+    private static Proposal of(
+            MeetingSolution solved,
+            @Nullable Uncertainty uncertainty,
+            Decisions decisions,
+            Optional<OpeningChoice> opening) {
         List<ForwardPass.Leverage> leverage = solved.flow().leverage();
         List<Worth> worths = worths(solved);
         List<Worth> avoid =
@@ -171,6 +185,7 @@ public record Proposal(
                 solved,
                 uncertainty,
                 decisions,
+                opening,
                 tree(solved),
                 worths.stream().filter(w -> w.worth() > 0).limit(TOLD).toList(),
                 avoid.stream().limit(TOLD).toList(),
@@ -196,7 +211,17 @@ public record Proposal(
     }
 
     private static Node tree(MeetingSolution solved) {
-        return node(solved, ModelState.START, 0, 0, 1, 1, null, null, Exit.Basis.NONE, DEPTH);
+        return tree(solved, ModelState.START, 0, 0);
+    }
+
+    /**
+     * What follows what from a place.
+     *
+     * @param minutes since the start
+     * @param points ours minus theirs
+     */
+    public static Node tree(MeetingSolution solved, ModelState place, double minutes, int points) {
+        return node(solved, place, minutes, points, 1, 1, null, null, Exit.Basis.NONE, DEPTH);
     }
 
     private record Lead(

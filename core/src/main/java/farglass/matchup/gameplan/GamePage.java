@@ -8,8 +8,9 @@ import java.util.Optional;
  * The game plan as text: what the window shows, a paper prints and a document holds.
  *
  * @param parts in the order of the page; those with nothing to say are left out
+ * @param drawing how a match goes under the plan
  */
-public record GamePage(List<Part> parts) {
+public record GamePage(List<Part> parts, PhaseText drawing) {
     public GamePage {
         parts = List.copyOf(parts);
     }

@@ -31,6 +31,7 @@ public final class GamePageWriter {
     private final MeetingWriter meeting;
     private final DecisionWriter decisions;
     private final OwnPlanWriter own;
+    private final PhaseWriter phases;
     private final String us;
 
     /**
@@ -43,6 +44,7 @@ public final class GamePageWriter {
         this.meeting = new MeetingWriter(locale, lexicon, us, them);
         this.decisions = meeting.decisions();
         this.own = meeting.own();
+        this.phases = new PhaseWriter(locale, lexicon, us, them);
         this.us = us;
     }
 
@@ -59,7 +61,7 @@ public final class GamePageWriter {
     public GamePage page(Proposal p, GamePlan g, @Nullable OwnPlan laid) {
         List<Part> parts = new ArrayList<>();
         add(parts, Heading.IDEA, idea(p, laid));
-        add(parts, Heading.START, start(g));
+        add(parts, Heading.START, start(p, g));
         boolean ours = laid != null && laid.valued().stream().anyMatch(v -> v.worth() != null);
         add(parts, Heading.DECISIONS, ours && laid != null ? laid(p, laid) : computed(p, true));
         Meeting m = p.solved().meeting();
@@ -95,7 +97,7 @@ public final class GamePageWriter {
                         .limit(1)
                         .map(l -> Line.of(meeting.learn(l)))
                         .toList());
-        return new GamePage(parts);
+        return new GamePage(parts, phases.text(g.phases()));
     }
 
     /** A place that is not accepted; where a decision is about being there, it says what to do then. */
@@ -117,9 +119,11 @@ public final class GamePageWriter {
     }
 
     /** The whole of it as one line, with all tags that it rests on. */
-    private List<Line> start(GamePlan g) {
-        List<String> said = game.start(g);
-        List<TagRef> tags = Stream.concat(g.theirs().tags().stream(), g.ours().tags().stream())
+    private List<Line> start(Proposal p, GamePlan g) {
+        List<String> said = game.start(g, p.opening());
+        Stream<TagRef> left = p.opening().stream().flatMap(c -> c.tags().stream());
+        List<TagRef> tags = Stream.of(left, g.theirs().tags().stream(), g.ours().tags().stream())
+                .flatMap(t -> t)
                 .distinct()
                 .toList();
         return List.of(new Line(said.get(0), said.subList(1, said.size()), tags));

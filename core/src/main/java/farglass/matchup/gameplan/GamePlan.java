@@ -25,6 +25,7 @@ import java.util.stream.Collectors;
  * @param opening what of ours, from standing, more of would bring most; empty when nothing would
  * @param wanted where to be, what brings most over a match first
  * @param threats their weapons, the worst first
+ * @param phases how a match goes under the plan
  * @param stays where film shows the opponent in places that are not accepted, as our athlete sees them
  */
 public record GamePlan(
@@ -33,6 +34,7 @@ public record GamePlan(
         Optional<Exit> opening,
         List<Wanted> wanted,
         List<Threat> threats,
+        PhaseFigure phases,
         Map<ModelState, List<TagRef>> stays) {
     public GamePlan {
         wanted = List.copyOf(wanted);
@@ -54,6 +56,7 @@ public record GamePlan(
                         .map(ForwardPass.Leverage::exit),
                 Wanted.of(p),
                 Threat.of(p.solved(), p.weapons(), theirs),
+                PhaseFigure.of(p.solved()),
                 p.refuse().stream()
                         .collect(Collectors.toMap(
                                 Refusal::place,

@@ -4,6 +4,7 @@ import farglass.lexicon.Grip;
 import farglass.lexicon.Lexicon;
 import farglass.matchup.advise.DecisionWriter;
 import farglass.matchup.advise.Meeting;
+import farglass.matchup.advise.OpeningChoice;
 import farglass.matchup.advise.Wording;
 import farglass.matchup.model.Exit;
 import farglass.matchup.model.StateSpace;
@@ -11,13 +12,19 @@ import farglass.tendency.Opening;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 
 /** Says the page of a corner in the words of the sport. */
 public final class GameWriter {
     /** Tries of an athlete below which a record says that it is thin. */
     private static final int THIN = 5;
 
-    private static final int LONG_SECONDS = 600;
+    /** How long a stay lasts is said where film shows at least so many minutes, and to ten seconds. */
+    private static final double FILMED = 2;
+
+    private static final int TEN = 10;
+    /** What is longer rests on next to nothing. */
+    private static final int LONG_SECONDS = 180;
 
     private final Wording words;
     private final Lexicon lexicon;
@@ -39,9 +46,10 @@ public final class GameWriter {
         this.them = them;
     }
 
-    /** How the match may begin: what they do first, their grip and stance, then ours. */
-    public List<String> start(GamePlan g) {
+    /** How the match may begin: what we do better not to, what they do first, their grip and stance, then ours. */
+    public List<String> start(GamePlan g, Optional<OpeningChoice> choice) {
         List<String> all = new ArrayList<>();
+        choice.ifPresent(c -> all.add(words.say("start.without." + c.family(), us) + " " + worth(c)));
         begins(all, g.theirs(), them, "deny");
         begins(all, g.ours(), us, "take");
         g.opening()
@@ -51,6 +59,18 @@ public final class GameWriter {
                         technique(e),
                         record(e.basis().worked(), e.basis().decided()))));
         return all;
+    }
+
+    private String worth(OpeningChoice c) {
+        return c.range() == null || c.holds() == null
+                ? words.say("start.worth", words.points(c.worth()), c.tags().size())
+                : words.say(
+                        "start.worth.drawn",
+                        words.points(c.worth()),
+                        words.points(c.range().lo()),
+                        words.points(c.range().hi()),
+                        Math.round(c.holds() * c.draws()),
+                        c.draws());
     }
 
     private void begins(List<String> all, Beginning b, String who, String grip) {
@@ -89,8 +109,10 @@ public final class GameWriter {
                 one(w.theirs().points()),
                 them,
                 two(w.ours().finishes()),
-                two(w.theirs().finishes()),
-                Math.round(Math.min(LONG_SECONDS, w.staySeconds()))));
+                two(w.theirs().finishes())));
+        if (meeting.minutes(w.place(), true) >= FILMED && w.staySeconds() < LONG_SECONDS) {
+            all.add(words.say("wanted.stay", TEN * Math.max(1, Math.round(w.staySeconds() / TEN))));
+        }
         w.answer()
                 .ifPresent(e -> all.add(words.say(
                         "wanted.answer",

@@ -1,7 +1,9 @@
 package farglass.matchup.simulate;
 
 import farglass.matchup.model.Ending;
+import farglass.matchup.model.Exit;
 import farglass.matchup.model.Model;
+import farglass.matchup.model.ModelState;
 import farglass.matchup.solve.BackwardInduction;
 import farglass.matchup.solve.Grid;
 import farglass.matchup.solve.Options;
@@ -46,14 +48,25 @@ public final class Simulator {
         private final int[] to;
         private final int[] points;
         private final int[] advantages;
+        /** Whose doing it is; null for a call. */
+        private final @Nullable Exit[] by;
 
         Race(int ways) {
             until = new double[ways];
             to = new int[ways];
             points = new int[ways];
             advantages = new int[ways];
+            by = new Exit[ways];
         }
     }
+
+    /** One thing that can happen. */
+    private record Happening(
+            double rate,
+            int to,
+            int points,
+            int advantages,
+            @Nullable Exit by) {}
 
     /** @param policy null for the natural mix */
     public Simulator(BackwardInduction programme, @Nullable Policy policy) {
@@ -78,7 +91,7 @@ public final class Simulator {
     private Race race(int s, int x, int phase, int moment) {
         Options o = programme.options(moment, s);
         boolean hold = x > 0 && x == o.hold();
-        List<double[]> rows = new ArrayList<>();
+        List<Happening> rows = new ArrayList<>();
         for (int i = 0; i < model.own(s).size(); i++) {
             rows(rows, model.own(s).get(i), o.rate(x, i), phase);
         }
@@ -93,26 +106,48 @@ public final class Simulator {
             rows(rows, w, w.rate(), phase);
         }
         if (hold) {
-            rows.add(new double[] {programme.calls(s), Race.CALL, 0, 0});
+            rows.add(new Happening(programme.calls(s), Race.CALL, 0, 0, null));
         }
         // the most frequent first, because a search begins there
-        rows.sort((a, b) -> Double.compare(b[0], a[0]));
+        rows.sort((a, b) -> Double.compare(b.rate(), a.rate()));
         Race r = new Race(rows.size());
         double sum = 0;
         for (int i = 0; i < rows.size(); i++) {
-            sum += rows.get(i)[0];
+            Happening h = rows.get(i);
+            sum += h.rate();
             r.until[i] = sum;
-            r.to[i] = (int) rows.get(i)[1];
-            r.points[i] = (int) rows.get(i)[2];
-            r.advantages[i] = (int) rows.get(i)[3];
+            r.to[i] = h.to();
+            r.points[i] = h.points();
+            r.advantages[i] = h.advantages();
+            r.by[i] = h.by();
         }
         return r;
     }
 
-    private static void rows(List<double[]> rows, Model.Way w, double rate, int phase) {
+    private static void rows(List<Happening> rows, Model.Way w, double rate, int phase) {
         for (Model.Branch b : w.branches()) {
-            rows.add(new double[] {rate * b.chance(), b.to(), b.points()[phase], b.advantages()[phase]});
+            rows.add(new Happening(rate * b.chance(), b.to(), b.points()[phase], b.advantages()[phase], w.exit()));
         }
+    }
+
+    /** Sees matches as they are played, one after the other. */
+    public interface Follower {
+        /**
+         * Another place is reached.
+         *
+         * @param by what led there
+         * @param minutes since the start
+         * @param lead points, ours minus theirs
+         */
+        void moved(Exit by, ModelState to, double minutes, int lead);
+
+        /** @param by the submission that ended it; null when the time did, or a call */
+        void ended(@Nullable Exit by, Ending how, double minutes, int lead);
+    }
+
+    /** Plays matches one after the other under somebody's eyes. */
+    public void follow(int n, long seed, Follower follower) {
+        new Worker(seed, follower).play(n);
     }
 
     /**
@@ -124,8 +159,9 @@ public final class Simulator {
         int chunks = (int) ((n + CHUNK - 1) / CHUNK);
         List<Outcomes> parts = IntStream.range(0, chunks)
                 .parallel()
-                .mapToObj(c ->
-                        stop.getAsBoolean() ? null : new Worker(seed + c).play(Math.min(CHUNK, n - (long) c * CHUNK)))
+                .mapToObj(c -> stop.getAsBoolean()
+                        ? null
+                        : new Worker(seed + c, null).play(Math.min(CHUNK, n - (long) c * CHUNK)))
                 .filter(java.util.Objects::nonNull)
                 .toList();
         return Outcomes.sum(parts);
@@ -139,10 +175,16 @@ public final class Simulator {
         private final long[] visits = new long[model.states().size()];
         private final long[] visitedIn = new long[model.states().size()];
         private final double[] minutes = new double[model.states().size()];
+        private final @Nullable Follower follower;
         private int ours;
         private int theirs;
+        /** What ended the match that is played. */
+        private @Nullable Exit finisher;
+        /** Minutes at which it did. */
+        private double over;
 
-        Worker(long seed) {
+        Worker(long seed, @Nullable Follower follower) {
+            this.follower = follower;
             rng = RandomSource.XO_RO_SHI_RO_128_PP.create(seed);
             exponential = ZigguratSampler.Exponential.of(rng);
             Arrays.fill(visitedIn, -1);
@@ -150,7 +192,12 @@ public final class Simulator {
 
         Outcomes play(long n) {
             for (long i = 0; i < n; i++) {
-                endings.merge(match(i), 1L, Long::sum);
+                finisher = null;
+                Ending how = match(i);
+                if (follower != null) {
+                    follower.ended(finisher, how, over, ours - theirs);
+                }
+                endings.merge(how, 1L, Long::sum);
                 scores.merge(new FinalScore(ours, theirs), 1L, Long::sum);
             }
             Map<String, Double> seen = new TreeMap<>();
@@ -191,17 +238,21 @@ public final class Simulator {
                     t = boundary;
                     step++;
                     if (step >= steps) {
+                        over = end;
                         minutes[s] += end - begin;
                         return atTheEnd(advantages, k);
                     }
                     race = race(step, s, k, advantages);
                 }
                 minutes[s] += t - begin;
+                over = t;
                 double pick = rng.nextDouble() * race.until[race.until.length - 1];
                 int e = 0;
                 while (e < race.until.length - 1 && race.until[e] <= pick) {
                     e++;
                 }
+                Exit by = race.by[e];
+                finisher = race.to[e] == Model.WON || race.to[e] == Model.LOST ? by : null;
                 if (race.to[e] == Model.WON) {
                     return Ending.WON_BY_SUBMISSION;
                 } else if (race.to[e] == Model.LOST) {
@@ -221,6 +272,10 @@ public final class Simulator {
                         theirs -= race.points[e];
                     }
                     advantages += race.advantages[e];
+                    // an advantage for coming near leads nowhere else
+                    if (follower != null && by != null && race.to[e] != s) {
+                        follower.moved(by, model.states().get(race.to[e]), t, ours - theirs);
+                    }
                     s = race.to[e];
                     visit(s, number);
                 }

@@ -15,6 +15,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import java.util.function.Consumer;
+import java.util.function.Function;
 import java.util.function.Supplier;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
@@ -22,16 +23,26 @@ import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Pane;
+import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import javafx.scene.paint.Color;
 import javafx.scene.shape.CubicCurve;
 import javafx.scene.shape.StrokeLineCap;
+import javafx.scene.text.Font;
+import javafx.scene.text.Text;
 
 /** Draws a plan: openings at the left, what may follow to the right; amber is ours, teal is theirs. */
 public final class ForkTree extends Pane {
     private static final double GAP = 44;
     private static final double BETWEEN = 14;
     private static final double MARGIN = 6;
+
+    /** What a box takes beside its words, and above and below them. */
+    private static final double INSET = 24;
+
+    private static final double PADDING = 20;
+    private static final Font TEXT = Font.font("Barlow SemiBold", 14.5);
+    private static final Font NOTE = Font.font("Barlow", 12.5);
 
     private static final double USUAL_WIDTH = 7;
     private static final double WIDEST = 26;
@@ -45,6 +56,8 @@ public final class ForkTree extends Pane {
     private double room;
     private double width = 184;
     private double height = 62;
+    /** Of the longest text of a computed tree. */
+    private double words;
 
     /** @param picked gets the id of a node that is chosen */
     public ForkTree(Consumer<String> picked) {
@@ -61,7 +74,6 @@ public final class ForkTree extends Pane {
         chances = Map.copyOf(byId);
         drifts = Set.copyOf(noOnes);
         width = NARROW;
-        height = 142;
     }
 
     /** Lets the boxes of a computed tree grow until it fills so many pixels, before it is shown. */
@@ -78,6 +90,16 @@ public final class ForkTree extends Pane {
         if (!chances.isEmpty()) {
             double fits = (room - 2 * MARGIN - (depth(plan) - 1) * GAP) / depth(plan);
             width = Math.max(NARROW, Math.min(BROAD, fits));
+            words = plan.openings().stream()
+                    .mapToDouble(f -> tallest(f, Fork::text, TEXT))
+                    .max()
+                    .orElse(0);
+            height = words
+                    + plan.openings().stream()
+                            .mapToDouble(f -> tallest(f, Fork::note, NOTE))
+                            .max()
+                            .orElse(0)
+                    + PADDING;
         }
         List<Supplier<Node>> ways = new ArrayList<>();
         List<Supplier<Node>> boxes = new ArrayList<>();
@@ -90,6 +112,18 @@ public final class ForkTree extends Pane {
         setMinSize(getPrefWidth(), getPrefHeight());
         ways.addAll(boxes);
         Gradual.anew(this, ways);
+    }
+
+    /** How high the words of a fork or of any that follow it are, in the width of a box. */
+    private double tallest(Fork f, Function<Fork, String> of, Font font) {
+        Text measure = new Text(of.apply(f));
+        measure.setFont(font);
+        measure.setWrappingWidth(width - INSET);
+        double most = Math.ceil(measure.getLayoutBounds().getHeight()) + 2;
+        for (Fork n : f.next()) {
+            most = Math.max(most, tallest(n, of, font));
+        }
+        return most;
     }
 
     private double column() {
@@ -150,16 +184,16 @@ public final class ForkTree extends Pane {
         grade.setVisible(chances.isEmpty());
         Label note = Ui.label(f.note(), "fork-note");
         if (!chances.isEmpty()) {
-            text.setPrefWidth(width - 24);
-            text.setMinHeight(42);
-            text.setMaxHeight(42);
-            note.setMinHeight(78);
-            note.setPrefWidth(width - 24);
+            text.setPrefWidth(width - INSET);
+            text.setMinHeight(words);
+            text.setMaxHeight(words);
+            note.setMinHeight(Region.USE_PREF_SIZE);
+            note.setPrefWidth(width - INSET);
             note.setWrapText(true);
         }
         HBox below = new HBox(6, note, Ui.spring(), grade);
         below.setAlignment(Pos.CENTER_LEFT);
-        grade.setMinWidth(javafx.scene.layout.Region.USE_PREF_SIZE);
+        grade.setMinWidth(Region.USE_PREF_SIZE);
         VBox face = new VBox(2, text, below);
         face.setMaxWidth(Double.MAX_VALUE);
         Button node = new Button();
@@ -168,7 +202,7 @@ public final class ForkTree extends Pane {
         node.setPrefSize(width, height);
         node.setMinSize(width, height);
         node.setMaxSize(width, height);
-        face.setPrefWidth(width - 24);
+        face.setPrefWidth(width - INSET);
         node.getStyleClass().addAll("fork", drifts.contains(f.id()) ? "drift" : f.ours() ? "ours" : "theirs");
         if (chosen) {
             node.getStyleClass().add("chosen");

@@ -9,10 +9,13 @@ import farglass.matchup.advise.Decision;
 import farglass.matchup.advise.DecisionWriter;
 import farglass.matchup.advise.Decisions;
 import farglass.matchup.advise.Proposal;
+import farglass.stats.TagRef;
 import java.util.List;
 import java.util.Locale;
+import java.util.function.Consumer;
 import java.util.stream.Collectors;
 import javafx.geometry.Pos;
+import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.Slider;
 import javafx.scene.layout.HBox;
@@ -35,8 +38,17 @@ final class ChangePart extends VBox {
     private final Label instead = Ui.prose("", "claim-notes");
     private double asked;
 
-    /** @param number of this part on its page */
-    ChangePart(Desk desk, MeetingModel model, Proposal proposal, Adaptation change, int number) {
+    /**
+     * @param play plays what was seen of it
+     * @param number of this part on its page
+     */
+    ChangePart(
+            Desk desk,
+            MeetingModel model,
+            Proposal proposal,
+            Adaptation change,
+            Consumer<List<TagRef>> play,
+            int number) {
         super(2);
         this.desk = desk;
         this.model = model;
@@ -52,21 +64,14 @@ final class ChangePart extends VBox {
         dial.setSnapToTicks(true);
         dial.setMaxWidth(220);
         HBox.setHgrow(dial, Priority.ALWAYS);
-        HBox row = new HBox(
-                8,
-                Ui.grow(Ui.prose(
-                        Words.of(
-                                "plan.change.what",
-                                name,
-                                change.all().size(),
-                                change.behind().size(),
-                                change.rematch().size()),
-                        "pinned-sentence")),
-                dial,
-                factor);
+        HBox row = new HBox(8, Ui.grow(Ui.prose(Words.of("plan.change.what", name), "pinned-sentence")), dial, factor);
         row.setAlignment(Pos.CENTER_LEFT);
+        HBox shown = new HBox(6);
+        play(shown, play, "all", change.all());
+        play(shown, play, "behind", change.behind());
+        play(shown, play, "rematch", change.rematch());
         factor.setMinWidth(USE_PREF_SIZE);
-        getChildren().addAll(row, wins, breaks, instead);
+        getChildren().addAll(row, shown, wins, breaks, instead);
         dial.valueProperty().addListener((o, was, is) -> ask());
         ask();
         desk.tasks()
@@ -75,6 +80,13 @@ final class ChangePart extends VBox {
                         () -> new First(change.breaks(proposal.solved(), proposal.decisions())),
                         this::broken,
                         e -> breaks.setText(String.valueOf(e.getMessage())));
+    }
+
+    private static void play(HBox into, Consumer<List<TagRef>> play, String which, List<TagRef> tags) {
+        Button button = Ui.button(Words.of("plan.change." + which, tags.size()), () -> play.accept(tags), "quiet");
+        button.setDisable(tags.isEmpty());
+        button.setMinWidth(USE_PREF_SIZE);
+        into.getChildren().add(button);
     }
 
     /** What breaks first; nothing may. */

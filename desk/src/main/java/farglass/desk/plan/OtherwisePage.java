@@ -1,39 +1,56 @@
 package farglass.desk.plan;
 
+import farglass.desk.matchup.Clips;
 import farglass.desk.matchup.MeetingModel;
+import farglass.desk.profile.ClipView;
 import farglass.desk.shell.Desk;
+import farglass.desk.shell.Pages;
 import farglass.desk.shell.Ui;
 import farglass.desk.shell.Words;
 import farglass.matchup.advise.Adaptation;
 import farglass.matchup.advise.Alternatives;
 import farglass.matchup.advise.MeetingWriter;
 import farglass.matchup.advise.Proposal;
+import farglass.stats.TagRef;
 import java.util.List;
+import java.util.function.Consumer;
 import javafx.geometry.Insets;
 import javafx.scene.control.Label;
 import javafx.scene.layout.GridPane;
+import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 
 /** What if they change, what to do when the opening does not work, and when the clock runs out behind or ahead. */
-final class OtherwisePage extends VBox {
+final class OtherwisePage extends HBox {
+    private static final double CLIP = 300;
+
     private final Desk desk;
     private final MeetingModel model;
+    private final VBox all = new VBox(6);
     private final VBox changes = new VBox(8);
+    private final ClipView clip;
     private Proposal shown;
 
-    OtherwisePage(Desk desk, MeetingModel model) {
-        super(6);
+    OtherwisePage(Desk desk, MeetingModel model, Consumer<String> toFilm) {
+        super(12);
         this.desk = desk;
         this.model = model;
-        setId("plan-otherwise");
-        setPadding(new Insets(0, 10, 0, 0));
+        this.clip = new ClipView(desk, Words.of("plan.change.clip"), toFilm);
+        clip.setMinWidth(CLIP);
+        clip.setMaxWidth(CLIP);
+        // the tables have the room until something plays
+        clip.setVisible(false);
+        clip.managedProperty().bind(clip.visibleProperty());
+        all.setId("plan-otherwise");
+        all.setPadding(new Insets(0, 10, 0, 0));
+        getChildren().addAll(Ui.grow(Pages.scroll(all)), clip);
     }
 
     void fill() {
         Proposal p = model.proposal().get();
         if (p == null) {
             shown = null;
-            getChildren().setAll(Ui.empty(Words.of("plan.proposed.none")));
+            all.getChildren().setAll(Ui.empty(Words.of("plan.proposed.none")));
             return;
         }
         // intervals that come later change nothing here
@@ -41,35 +58,40 @@ final class OtherwisePage extends VBox {
             return;
         }
         shown = p;
-        getChildren().setAll(changes, Ui.empty(Words.of("plan.otherwise.working")));
+        all.getChildren().setAll(changes, Ui.empty(Words.of("plan.otherwise.working")));
         changes.getChildren()
                 .setAll(Ui.label(Words.of("plan.change"), "heading"), Ui.empty(Words.of("plan.change.working")));
         desk.tasks()
                 .query(
                         "changes",
                         () -> Adaptation.of(p.solved(), p.decisions(), desk.index()),
-                        all -> changes(p, all),
+                        found -> changes(p, found),
                         e -> changes.getChildren().setAll(Ui.prose(String.valueOf(e.getMessage()), "weak")));
         desk.tasks()
                 .query(
                         "otherwise",
                         () -> Alternatives.of(p.solved()),
                         a -> show(p, a),
-                        e -> getChildren()
+                        e -> all.getChildren()
                                 .setAll(Ui.prose(Words.of("meeting.failed", String.valueOf(e.getMessage())), "weak")));
     }
 
-    private void changes(Proposal p, List<Adaptation> all) {
+    private void changes(Proposal p, List<Adaptation> found) {
         if (shown != p) {
             return;
         }
         changes.getChildren().setAll(Ui.label(Words.of("plan.change"), "heading"));
-        if (all.isEmpty()) {
+        if (found.isEmpty()) {
             changes.getChildren().add(Ui.empty(Words.of("plan.change.none")));
         }
-        for (int i = 0; i < all.size(); i++) {
-            changes.getChildren().add(new ChangePart(desk, model, p, all.get(i), i));
+        for (int i = 0; i < found.size(); i++) {
+            changes.getChildren().add(new ChangePart(desk, model, p, found.get(i), this::play, i));
         }
+    }
+
+    private void play(List<TagRef> tags) {
+        clip.setVisible(true);
+        clip.playAll(Clips.of(desk, tags));
     }
 
     private void show(Proposal p, Alternatives a) {
@@ -77,12 +99,12 @@ final class OtherwisePage extends VBox {
             return;
         }
         MeetingWriter w = model.writer();
-        getChildren().setAll(changes, Ui.label(Words.of("plan.otherwise.opening"), "heading"));
+        all.getChildren().setAll(changes, Ui.label(Words.of("plan.otherwise.opening"), "heading"));
         if (a.opening() == null) {
-            getChildren().add(Ui.empty(Words.of("plan.otherwise.opening.none")));
+            all.getChildren().add(Ui.empty(Words.of("plan.otherwise.opening.none")));
         } else {
             Alternatives.Opening o = a.opening();
-            getChildren()
+            all.getChildren()
                     .add(Ui.prose(
                             Words.of(
                                     "plan.otherwise.without",
@@ -97,9 +119,9 @@ final class OtherwisePage extends VBox {
     }
 
     private void late(String key, Alternatives.Late late, MeetingWriter w) {
-        getChildren().add(Ui.label(Words.of(key), "heading"));
+        all.getChildren().add(Ui.label(Words.of(key), "heading"));
         if (late.lines().isEmpty()) {
-            getChildren().add(Ui.empty(Words.of("plan.otherwise.no-score")));
+            all.getChildren().add(Ui.empty(Words.of("plan.otherwise.no-score")));
             return;
         }
         GridPane table = new GridPane();
@@ -121,6 +143,6 @@ final class OtherwisePage extends VBox {
                     Ui.label(w.percent(l.win()), "body"),
                     Ui.label(w.percent(l.natural()), "claim-interval"));
         }
-        getChildren().add(table);
+        all.getChildren().add(table);
     }
 }

@@ -86,16 +86,16 @@ public final class PlanStation implements Station, Keys.Bound {
         this.papers =
                 new PlanPapers(desk, model, ownPlan, () -> view().getScene().getWindow());
         this.dials = new Dials(desk);
-        this.proposed = new ProposedPage(desk, model);
         this.guide = new GuidePage(desk, model);
         this.grid = new ScoreGrid(model);
         this.rests = new RestsPage(desk, model);
-        this.otherwise = new OtherwisePage(desk, model);
         Consumer<String> film = match -> {
             desk.openMatch(match);
             toFilm.run();
         };
         this.decisions = new DecisionsPage(desk, model, ownPlan, film);
+        this.proposed = new ProposedPage(desk, model, film);
+        this.otherwise = new OtherwisePage(desk, model, film);
         this.conduct = new ConductPage(desk, model, film);
         this.saved = new SavedPage(desk, model);
         keys.on("Ctrl+Z", "keys.undo", () -> desk.stepPlan(-1))
@@ -169,7 +169,7 @@ public final class PlanStation implements Station, Keys.Bound {
                 .add("plan.page.guide", Pages.scroll(guide))
                 .add("plan.page.grid", Pages.scroll(grid))
                 .add("plan.page.rests", Pages.scroll(rests))
-                .add("plan.page.otherwise", Pages.scroll(otherwise))
+                .add("plan.page.otherwise", otherwise)
                 .add("plan.page.conduct", conduct)
                 .add("plan.page.saved", Pages.scroll(saved));
         VBox left = Ui.sheet("", pages.chips(), Ui.grow(pages.middle()));
