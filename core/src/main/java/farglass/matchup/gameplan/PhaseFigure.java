@@ -43,8 +43,8 @@ public record PhaseFigure(int matches, List<Box> boxes, List<Link> links) {
     /**
      * What a box stands for.
      *
-     * @param what code: of a family of techniques at the start, of a place in contact, of a technique in an answer; empty
-     * when nobody's attempt led on, and for a finish
+     * @param what code: of a family of techniques at the start, of a place in contact, of a technique in an answer;
+     * empty when nobody's attempt led on, and for a finish
      */
     public record Key(Phase phase, Whose whose, String what) {}
 
