@@ -18,8 +18,10 @@ import farglass.plan.Plan;
 import farglass.tendency.LibraryIndex;
 import farglass.tendency.MatchFacts;
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Objects;
 
 /**
@@ -57,7 +59,8 @@ public record DecisionCheck(
     }
 
     /**
-     * Those of our own plan where film can value any, else the computed ones; by what was known before the match.
+     * Those of our own plan where it names any, whether film can value them or not, else the computed ones; by what was
+     * known before the match.
      *
      * @param meeting with film enough of both
      */
@@ -65,16 +68,21 @@ public record DecisionCheck(
         MeetingSolution solved = meeting.solve();
         MeetingWriter writer =
                 new MeetingWriter(Locale.ENGLISH, index.lexicon(), first(index, plan.us()), first(index, plan.them()));
-        List<Decision> laid = ForkIntents.of(plan.openings(), writer.reader(solved)).stream()
-                .flatMap(r -> r.intent().decisions().stream())
-                .toList();
-        List<Decision> all = laid.isEmpty()
-                ? Decisions.of(solved).valued().stream()
-                        .map(Decisions.Valued::decision)
-                        .toList()
-                : laid;
-        return all.stream()
-                .map(d -> of(d, writer.decisions().sentence(d), !laid.isEmpty(), facts, us, meeting))
+        Map<Decision, String> laid = new LinkedHashMap<>();
+        for (ForkIntents.Read r : ForkIntents.of(plan.openings(), writer.reader(solved))) {
+            r.intent()
+                    .meant()
+                    .forEach(d -> laid.putIfAbsent(d, writer.own().sentence(r.intent(), d)));
+        }
+        boolean own = !laid.isEmpty();
+        if (!own) {
+            Decisions.of(solved)
+                    .valued()
+                    .forEach(v -> laid.put(
+                            v.decision(), writer.decisions().sentence(v.decision())));
+        }
+        return laid.entrySet().stream()
+                .map(e -> of(e.getKey(), e.getValue(), own, facts, us, meeting))
                 .toList();
     }
 

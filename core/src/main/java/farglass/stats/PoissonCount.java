@@ -26,4 +26,9 @@ public final class PoissonCount {
     public static double lower(int count) {
         return count == 0 ? 0 : ChiSquaredDistribution.of(2.0 * count).inverseCumulativeProbability(MISS) / 2;
     }
+
+    /** Exact upper 95 % bound of the mean behind a count. */
+    public static double upper(int count) {
+        return ChiSquaredDistribution.of(2.0 * count + 2).inverseCumulativeProbability(1 - MISS) / 2;
+    }
 }

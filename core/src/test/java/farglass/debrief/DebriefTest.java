@@ -255,10 +255,15 @@ class DebriefTest {
         assertThat(sweep.expectedTries()).isBetween(0.1, 5.0);
         assertThat(sweep.expectedWorked()).isLessThan(sweep.expectedTries());
         DecisionCheck late = all.stream()
-                .filter(c -> c.text().contains("advance to mount"))
+                .filter(c -> c.text().startsWith("Advance to mount, wherever it comes up"))
                 .findFirst()
                 .orElseThrow();
         assertThat(late.came()).as("side control was reached early").isFalse();
+        // what film cannot value is held against the match all the same
+        Plan unseen = plan().open("from half guard electric chair").open("knee cut to the right");
+        List<DecisionCheck> hardly = Debrief.of(unseen, fought, index, RULES, m).decisions();
+        assertThat(hardly).isNotEmpty().allMatch(DecisionCheck::own);
+        assertThat(hardly).extracting(DecisionCheck::text).contains("Knee cut, wherever it comes up.");
         // without a plan of our own the computed decisions stand there
         assertThat(Debrief.of(Plan.empty("p", "P", "ansa-kellivar", "brisa-tolendt"), fought, index, RULES, m)
                         .decisions())

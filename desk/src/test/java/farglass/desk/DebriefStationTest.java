@@ -33,14 +33,14 @@ class DebriefStationTest extends DeskDriver {
         assertThat(says("#station-debrief", "forks of ours that came up were followed"))
                 .isTrue();
         page("#debrief-page-decisions", "#debrief-decisions");
-        await("nothing was decided", () -> says("#debrief-decisions", "Neither our own plan"));
+        await("what film cannot value stands there too", () -> says("#debrief-decisions", "Knee cut, wherever it comes up."));
         onFx(() -> {
             desk.changePlan(p -> p.open("half guard sweep").open("takedown, when behind"));
             return null;
         });
-        await("our own is held against it", () -> says("#debrief-decisions", "Our own plan, sentence by sentence"));
+        await("our own is held against it", () -> says("#debrief-decisions", "alf guard sweep"));
         assertThat(texts("#debrief-decisions"))
-                .anyMatch(t -> t.contains("half guard sweep"))
+                .anyMatch(t -> t.startsWith("Our own plan, sentence by sentence"))
                 .anyMatch(t -> t.matches("done|not done|did not come up"));
         page("#debrief-page-conduct", "#debrief-conduct");
         await("clauses are judged", () -> says("#debrief-conduct", "The meeting before:"));
@@ -73,6 +73,19 @@ class DebriefStationTest extends DeskDriver {
         });
         press(KeyCode.CONTROL, KeyCode.Z);
         await("it is taken back", () -> match().tags().size() == before);
+    }
+
+    @Test
+    void kindsOfDecisionAreHeldAgainstWhatTheyPromised() throws Exception {
+        openPast();
+        page("#debrief-page-season", "#debrief-season");
+        await("the season stands there", () -> says("#debrief-season", "Lantern Bay Open: Brisa Tolendt"));
+        assertThat(texts("#season-kinds")).singleElement().asString().contains("solved anew");
+        fire("#debrief-season", "Work it out");
+        await("kinds with what came of them", 120, () -> says("#season-kinds", "Decided in "));
+        assertThat(texts("#season-kinds"))
+                .filteredOn(t -> t.startsWith("Decided in "))
+                .allMatch(t -> t.contains("came up in") && !t.contains("{") && !t.contains("NaN"));
     }
 
     @Test

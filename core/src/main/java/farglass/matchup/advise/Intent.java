@@ -16,13 +16,15 @@ import org.jspecify.annotations.Nullable;
  * @param barred ways out that are never to be taken
  * @param anywhere whether no place was named, so that wherever it comes up is meant
  * @param unvalued why film cannot value it; null when it can
+ * @param meant what is to be done, also where film cannot value it; empty where words do not tell the place or action
  */
 public record Intent(
         String words,
         List<Decision> decisions,
         Set<Exit.Key> barred,
         boolean anywhere,
-        @Nullable Unvalued unvalued) {
+        @Nullable Unvalued unvalued,
+        List<Decision> meant) {
     /** Why an intent has no number. */
     public enum Unvalued {
         /** It names nothing that is done. */
@@ -42,10 +44,20 @@ public record Intent(
     public Intent {
         decisions = List.copyOf(decisions);
         barred = Set.copyOf(barred);
+        meant = List.copyOf(meant);
+    }
+
+    /** One that means what film can value. */
+    Intent(String words, List<Decision> decisions, Set<Exit.Key> barred, boolean anywhere, @Nullable Unvalued why) {
+        this(words, decisions, barred, anywhere, why, decisions);
     }
 
     static Intent unvalued(String words, Unvalued why) {
-        return new Intent(words, List.of(), Set.of(), false, why);
+        return unvalued(words, why, false, List.of());
+    }
+
+    static Intent unvalued(String words, Unvalued why, boolean anywhere, List<Decision> meant) {
+        return new Intent(words, List.of(), Set.of(), anywhere, why, meant);
     }
 
     /** The tries of ours that its number rests on. */
@@ -70,13 +82,12 @@ public record Intent(
 
     /** The same with conditions in place of its own. */
     Intent when(Conditions c) {
-        return new Intent(
-                words,
-                decisions.stream()
-                        .map(d -> new Decision(d.places(), d.option(), c.leads(d.leads()), c.parts(d.parts())))
-                        .toList(),
-                barred,
-                anywhere,
-                unvalued);
+        return new Intent(words, when(decisions, c), barred, anywhere, unvalued, when(meant, c));
+    }
+
+    private static List<Decision> when(List<Decision> all, Conditions c) {
+        return all.stream()
+                .map(d -> new Decision(d.places(), d.option(), c.leads(d.leads()), c.parts(d.parts())))
+                .toList();
     }
 }

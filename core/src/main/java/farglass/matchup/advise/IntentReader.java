@@ -237,11 +237,11 @@ public final class IntentReader {
                 anywhere = true;
             }
             if (there.isEmpty()) {
-                return Intent.unvalued(m.words(), Intent.Unvalued.NEVER_SEEN);
+                return Intent.unvalued(m.words(), Intent.Unvalued.NEVER_SEEN, false, unseen(m));
             }
             List<Exit> shown = there.stream().filter(Exit::ownAction).toList();
             if (shown.isEmpty()) {
-                return Intent.unvalued(m.words(), Intent.Unvalued.HARDLY_SHOWN);
+                return Intent.unvalued(m.words(), Intent.Unvalued.HARDLY_SHOWN, anywhere, asDone(there));
             }
             Map<String, List<ModelState>> places = new LinkedHashMap<>();
             for (ModelState p : shown.stream().map(Exit::from).distinct().toList()) {
@@ -255,8 +255,29 @@ public final class IntentReader {
                     .map(e -> always(e.getValue(), Option.press(e.getKey())))
                     .toList();
             return decisions.isEmpty()
-                    ? Intent.unvalued(m.words(), Intent.Unvalued.ALREADY)
+                    ? Intent.unvalued(m.words(), Intent.Unvalued.ALREADY, anywhere, asDone(shown))
                     : new Intent(m.words(), decisions, Set.of(), anywhere, null);
+        }
+
+        /** What is not known of our athlete yet, where the words say; empty where they do not, or name many actions. */
+        private List<Decision> unseen(EventPattern m) {
+            List<ModelState> places =
+                    meant().stream().filter(p -> strangeness(p) == 0).toList();
+            return places.isEmpty() || m.codes().size() > 1
+                    ? List.of()
+                    : m.codes().stream()
+                            .map(code -> always(places, Option.press(code)))
+                            .toList();
+        }
+
+        /** A decision for each technique, in all its places. */
+        private List<Decision> asDone(List<Exit> exits) {
+            Map<String, List<ModelState>> places = new LinkedHashMap<>();
+            exits.forEach(e -> places.computeIfAbsent(String.valueOf(e.technique()), k -> new ArrayList<>())
+                    .add(e.from()));
+            return places.entrySet().stream()
+                    .map(e -> always(e.getValue(), Option.press(e.getKey())))
+                    .toList();
         }
 
         /** Of several techniques that a word may mean, the one most done there that can be done more. */

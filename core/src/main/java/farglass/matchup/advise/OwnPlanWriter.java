@@ -34,11 +34,14 @@ public final class OwnPlanWriter {
         if (i.never()) {
             return words.say(i.anywhere() ? "never.anywhere" : "never", names(i), places(i));
         }
-        return i.decisions().stream()
-                .map(d -> i.anywhere() && d.option().kind() == Option.Kind.PRESS
-                        ? words.upper(words.say("anywhere", decisions.call(d), decisions.condition(d)))
-                        : decisions.sentence(d))
-                .collect(Collectors.joining(" "));
+        return i.decisions().stream().map(d -> sentence(i, d)).collect(Collectors.joining(" "));
+    }
+
+    /** One of the decisions that a sentence means. */
+    public String sentence(Intent i, Decision d) {
+        return i.anywhere() && d.option().kind() == Option.Kind.PRESS
+                ? words.upper(words.say("anywhere", decisions.call(d), decisions.condition(d)))
+                : decisions.sentence(d);
     }
 
     private String names(Intent i) {

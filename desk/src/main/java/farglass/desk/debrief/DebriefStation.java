@@ -60,12 +60,13 @@ public final class DebriefStation implements Station, Keys.Bound {
     public DebriefStation(Desk desk, Runnable toFilm) {
         this.desk = desk;
         this.model = new DebriefModel(desk);
-        this.season = new SeasonPage(desk);
         this.clip = new ClipView(desk, Words.of("debrief.clip"), match -> {
             desk.openMatch(match);
             toFilm.run();
         });
-        this.filler = new DebriefPages(desk, new Lines(clip));
+        Lines lines = new Lines(clip);
+        this.season = new SeasonPage(desk, lines);
+        this.filler = new DebriefPages(desk, lines);
         keys.on("F3", "matchup.keys.next", pages::next).on("Ctrl+Z", "keys.undo", this::undo);
         view = layout(toFilm);
         view.setId("station-debrief");

@@ -22,21 +22,28 @@ import javafx.scene.layout.VBox;
  */
 final class SeasonPage extends VBox {
     private final Desk desk;
+    private final VBox all = new VBox(8);
+    private final KindsPart kinds;
 
-    SeasonPage(Desk desk) {
-        super(8);
+    SeasonPage(Desk desk, Lines lines) {
+        super(16);
         this.desk = desk;
+        this.kinds = new KindsPart(desk, lines);
         setId("debrief-season");
+        getChildren().addAll(all, kinds);
     }
 
     void fill(Season s) {
         if (s == null || s.rows().isEmpty()) {
-            Gradual.anew(this, List.of(() -> Ui.empty(Words.of("season.none"))));
+            Gradual.anew(all, List.of(() -> Ui.empty(Words.of("season.none"))));
+            kinds.setVisible(false);
             return;
         }
         List<Supplier<Node>> rows = new ArrayList<>();
         s.rows().forEach(r -> rows.add(() -> row(s, r)));
-        Gradual.anew(this, rows);
+        Gradual.anew(all, rows);
+        kinds.setVisible(true);
+        kinds.about(s);
     }
 
     private static String state(Season.Row r) {

@@ -1,15 +1,24 @@
 package farglass.work.debrief;
 
 import farglass.debrief.Debrief;
+import farglass.debrief.DecisionKind;
+import farglass.debrief.Season;
 import farglass.match.MatchRecord;
 import farglass.matchup.advise.Meeting;
 import farglass.plan.Assignment;
 import farglass.plan.Plan;
 import farglass.rules.Ruleset;
+import farglass.rules.Rulesets;
 import farglass.tendency.LibraryIndex;
 import farglass.tendency.MatchFacts;
 import farglass.work.meeting.MeetingService;
 import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Objects;
+import java.util.function.BooleanSupplier;
+import java.util.function.DoubleConsumer;
+import org.jspecify.annotations.Nullable;
 
 /** Looks back at a match that was planned for. */
 public final class DebriefService {
@@ -34,6 +43,34 @@ public final class DebriefService {
                 p.approach().settings().coarse(),
                 p.trainedApproach().wishes());
         return Debrief.of(p, match, index, rules, m.enough() ? m : null);
+    }
+
+    /**
+     * How kinds of decision fared in all plans that were fought; takes seconds for each. May be called from any thread.
+     *
+     * @param index all matches
+     * @param progress 0..1
+     * @param stop asked between matches
+     * @return null when it was stopped
+     */
+    public static @Nullable List<DecisionKind> kinds(
+            Season season, Rulesets rulesets, LibraryIndex index, DoubleConsumer progress, BooleanSupplier stop) {
+        List<Season.Row> rows = season.rows().stream()
+                .filter(r -> r.plan() != null && r.match() != null)
+                .toList();
+        List<DecisionKind.Fought> fought = new ArrayList<>();
+        for (Season.Row r : rows) {
+            if (stop.getAsBoolean()) {
+                return null;
+            }
+            Assignment a = r.assignment();
+            Plan plan = Objects.requireNonNull(r.plan());
+            MatchRecord match = Objects.requireNonNull(r.match());
+            Debrief d = debrief(plan, a, match, rulesets.orUsual(a.ruleset(), a.date()), index);
+            fought.add(new DecisionKind.Fought(match, d.decisions()));
+            progress.accept(fought.size() / (double) rows.size());
+        }
+        return DecisionKind.of(fought, index.lexicon());
     }
 
     /** Neither this match nor any later one; what has no date counts as known. */
