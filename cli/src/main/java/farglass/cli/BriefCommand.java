@@ -2,6 +2,12 @@ package farglass.cli;
 
 import farglass.brief.Briefing;
 import farglass.brief.Slide;
+import farglass.match.PersonName;
+import farglass.matchup.advise.Meeting;
+import farglass.matchup.advise.Proposal;
+import farglass.matchup.gameplan.GamePage;
+import farglass.matchup.gameplan.GamePageWriter;
+import farglass.matchup.gameplan.GamePlan;
 import farglass.plan.Assignment;
 import farglass.plan.Plan;
 import farglass.scout.ScoutingReport;
@@ -19,6 +25,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.concurrent.Callable;
+import org.jspecify.annotations.Nullable;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Option;
 
@@ -69,9 +76,10 @@ final class BriefCommand implements Callable<Integer> {
                 source.index(),
                 p.them(),
                 MeetingService.Ask.of(a, p.them(), source.words().rulesets()));
-        List<Slide> slides = Briefing.of(p, them, source.index(), material.names(), occasion).stream()
-                .filter(s -> !s.hidden())
-                .toList();
+        List<Slide> slides =
+                Briefing.of(p, them, page(source, p, a), source.index(), material.names(), occasion).stream()
+                        .filter(s -> !s.hidden())
+                        .toList();
         BriefPublication brief =
                 new BriefPublication(material, slides, nameless || p.brief().nameless());
         Publication kind = name.endsWith(".mp4") ? brief.film() : name.endsWith(".pdf") ? brief.paper() : brief.page();
@@ -84,5 +92,24 @@ final class BriefCommand implements Callable<Integer> {
         m.put("errors", source.errors());
         output.print(m);
         return source.errors().isEmpty() ? CliMain.DONE : CliMain.UNREADABLE;
+    }
+
+    /** The game plan without intervals, which would take a minute; null without a match-up or with too little film. */
+    private static @Nullable GamePage page(Source source, Plan p, @Nullable Assignment a) {
+        return MeetingService.Ask.of(a, p.them(), source.words().rulesets())
+                .map(ask -> MeetingService.meeting(
+                        source.index(),
+                        ask,
+                        p.approach().settings(),
+                        p.trainedApproach().wishes()))
+                .filter(Meeting::enough)
+                .map(m -> Proposal.of(m.solve()))
+                .map(x -> new GamePageWriter(
+                                Locale.ENGLISH,
+                                source.words().lexicon(),
+                                PersonName.first(source.index().name(p.us())),
+                                PersonName.first(source.index().name(p.them())))
+                        .page(x, GamePlan.of(x, source.index()), null, p.calls()))
+                .orElse(null);
     }
 }

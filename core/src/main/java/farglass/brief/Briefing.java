@@ -6,6 +6,7 @@ import farglass.conduct.Occurrence;
 import farglass.match.Corner;
 import farglass.match.MatchRecord;
 import farglass.match.Tag;
+import farglass.matchup.gameplan.GamePage;
 import farglass.plan.Brief;
 import farglass.plan.Fork;
 import farglass.plan.PinnedClaim;
@@ -34,7 +35,8 @@ import org.jspecify.annotations.Nullable;
 
 /**
  * The slides of a briefing: what it is about; the opponent, the dangers and the openings out of the report; then, in
- * the order of the plan, every fork with the claims it rests on, the claims that no fork uses, conduct and notes.
+ * the order of the plan, the game plan and every fork with the claims it rests on, the claims that no fork uses, conduct
+ * and notes.
  */
 public final class Briefing {
     /** Moments shown of one slide. */
@@ -44,6 +46,7 @@ public final class Briefing {
 
     private final Plan plan;
     private final @Nullable ScoutingReport report;
+    private final @Nullable GamePage page;
     private final LibraryIndex index;
     private final Map<String, String> names;
     private final ResourceBundle words;
@@ -54,9 +57,15 @@ public final class Briefing {
     private final Map<Counted, List<Claim>> claims = new HashMap<>();
     private final List<Slide> slides = new ArrayList<>();
 
-    private Briefing(Plan plan, @Nullable ScoutingReport report, LibraryIndex index, Map<String, String> names) {
+    private Briefing(
+            Plan plan,
+            @Nullable ScoutingReport report,
+            @Nullable GamePage page,
+            LibraryIndex index,
+            Map<String, String> names) {
         this.plan = plan;
         this.report = report;
+        this.page = page;
         this.index = index;
         this.names = names;
         this.words = ResourceBundle.getBundle("farglass.brief.Brief", Locale.ENGLISH);
@@ -64,6 +73,7 @@ public final class Briefing {
 
     /**
      * @param report what is known of the opponent; null for a briefing of the plan alone
+     * @param page the game plan; null where it is not worked out
      * @param occasion event, date and rules in words
      * @param names displayed names of athletes by id
      * @return all slides in their order, those left out among them
@@ -71,10 +81,11 @@ public final class Briefing {
     public static List<Slide> of(
             Plan plan,
             @Nullable ScoutingReport report,
+            @Nullable GamePage page,
             LibraryIndex index,
             Map<String, String> names,
             String occasion) {
-        return new Briefing(plan, report, index, names).slides(occasion);
+        return new Briefing(plan, report, page, index, names).slides(occasion);
     }
 
     private List<Slide> slides(String occasion) {
@@ -88,14 +99,20 @@ public final class Briefing {
                 b.nameless() ? List.of() : List.of(occasion),
                 List.of());
         if (report != null && report.matches() > 0) {
-            ReportSlides told = new ReportSlides(report, plan.report());
-            add("report", told.athlete());
+            ReportSlides known = new ReportSlides(report, plan.report());
+            add("report", known.athlete());
             game();
-            add("dangers", told.dangers());
-            add("openings", told.openings());
+            add("dangers", known.dangers());
+            add("openings", known.openings());
+        }
+        PlanSlides told = page == null ? null : new PlanSlides(page);
+        if (told != null) {
+            told.all().forEach(this::add);
         }
         for (Fork f : plan.openings()) {
-            fork(f);
+            if (told == null || !says(told, f)) {
+                fork(f);
+            }
         }
         for (PinnedClaim c : plan.pinned()) {
             claim(c);
@@ -149,6 +166,26 @@ public final class Briefing {
                             .limit(MOMENTS)
                             .toList());
         }
+    }
+
+    private void add(PlanSlides.Told told) {
+        add(
+                told.id(),
+                Slide.Kind.PLAN,
+                words.getString(told.heading()),
+                told.text(),
+                told.points(),
+                told.tags().stream()
+                        .filter(t -> filmed(t.match()))
+                        .limit(MOMENTS)
+                        .toList());
+    }
+
+    /** Whether a fork says no more than a decision of the page. */
+    private static boolean says(PlanSlides told, Fork f) {
+        return f.next().isEmpty()
+                && f.claims().isEmpty()
+                && told.decisions().stream().anyMatch(l -> l.text().equalsIgnoreCase(f.text() + "."));
     }
 
     /** The opponent's game drawn, where there is one. */

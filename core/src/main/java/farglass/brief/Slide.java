@@ -9,6 +9,7 @@ import org.jspecify.annotations.Nullable;
  * One thing to be said.
  *
  * @param id the same from day to day: {@code title}, {@code report}, {@code game}, {@code dangers}, {@code openings},
+ * {@code plan}, {@code start}, {@code decision:sentence}, {@code weapons}, {@code refuse}, {@code calls},
  * {@code fork:f1}, {@code claim:athlete/id}, {@code conduct}, {@code notes}
  * @param heading small, above
  * @param text the sentence
@@ -32,6 +33,7 @@ public record Slide(
     public enum Kind {
         TITLE,
         REPORT,
+        PLAN,
         FORK,
         CLAIM,
         CONDUCT,

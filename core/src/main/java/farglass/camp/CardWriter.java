@@ -75,7 +75,8 @@ public final class CardWriter {
         return new Card(
                 s,
                 title(s),
-                say("start", writer.place(place), writer.name(true), writer.name(false)),
+                (s.serves().isEmpty() ? "" : say(s.ours() ? "serves" : "serves.weapon", s.serves()) + " ")
+                        + say("start", writer.place(place), writer.name(true), writer.name(false)),
                 grips(place),
                 say(stem + ".goal"),
                 s.ours() ? say(kind + ".partner") : say(kind + ".goal"),

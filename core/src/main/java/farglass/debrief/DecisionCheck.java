@@ -70,16 +70,13 @@ public record DecisionCheck(
                 new MeetingWriter(Locale.ENGLISH, index.lexicon(), first(index, plan.us()), first(index, plan.them()));
         Map<Decision, String> laid = new LinkedHashMap<>();
         for (ForkIntents.Read r : ForkIntents.of(plan.openings(), writer.reader(solved))) {
-            r.intent()
-                    .meant()
-                    .forEach(d -> laid.putIfAbsent(d, writer.own().sentence(r.intent(), d)));
+            r.intent().meant().forEach(d -> laid.putIfAbsent(d, writer.own().sentence(r.intent(), d)));
         }
         boolean own = !laid.isEmpty();
         if (!own) {
             Decisions.of(solved)
                     .valued()
-                    .forEach(v -> laid.put(
-                            v.decision(), writer.decisions().sentence(v.decision())));
+                    .forEach(v -> laid.put(v.decision(), writer.decisions().sentence(v.decision())));
         }
         return laid.entrySet().stream()
                 .map(e -> of(e.getKey(), e.getValue(), own, facts, us, meeting))

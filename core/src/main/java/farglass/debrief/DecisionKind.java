@@ -100,9 +100,7 @@ public record DecisionKind(
     private static DecisionKind one(MatchRecord record, DecisionCheck c, Lexicon lexicon) {
         boolean hold = c.decision().option().kind() == Option.Kind.HOLD;
         List<TagRef> tags = (hold ? c.occasions() : c.done())
-                .stream()
-                .map(i -> new TagRef(record.id(), record.tagName(i)))
-                .toList();
+                .stream().map(i -> new TagRef(record.id(), record.tagName(i))).toList();
         return new DecisionKind(
                 hold ? "" : lexicon.familyOf(c.decision().option().technique()),
                 1,

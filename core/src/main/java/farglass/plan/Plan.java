@@ -2,6 +2,7 @@ package farglass.plan;
 
 import farglass.camp.Camp;
 import farglass.conduct.Clause;
+import farglass.matchup.gameplan.Call;
 import farglass.stats.TagRef;
 import java.util.ArrayList;
 import java.util.List;
@@ -27,6 +28,7 @@ import java.util.function.UnaryOperator;
  * @param camp how the plan is trained, and what training has shown
  * @param brief what the user changed about the briefing
  * @param report what the user changed about reports
+ * @param calls the corner's own calls, which stand in place of the computed ones; empty for those
  */
 public record Plan(
         String id,
@@ -43,8 +45,10 @@ public record Plan(
         List<Saved> saved,
         Camp camp,
         Brief brief,
-        ReportEdits report) {
+        ReportEdits report,
+        List<Call> calls) {
     public Plan {
+        calls = List.copyOf(calls.subList(0, Math.min(Call.MOST, calls.size())));
         pinned = List.copyOf(pinned);
         openings = List.copyOf(openings);
         judgements = List.copyOf(judgements);
@@ -90,7 +94,8 @@ public record Plan(
                 List.of(),
                 Camp.USUAL,
                 Brief.USUAL,
-                ReportEdits.NONE);
+                ReportEdits.NONE,
+                List.of());
     }
 
     private Plan with(Consumer<PlanDraft> change) {
@@ -196,6 +201,11 @@ public record Plan(
         return with(d -> d.brief = next);
     }
 
+    /** The same with other calls, at most {@link Call#MOST}; none for the computed ones. */
+    public Plan calls(List<Call> next) {
+        return with(d -> d.calls = next);
+    }
+
     /** The same with another camp. */
     public Plan camp(Camp next) {
         return with(d -> d.camp = next);
@@ -251,6 +261,7 @@ public record Plan(
             d.saved = earlier.saved;
             d.brief = earlier.brief;
             d.report = earlier.report;
+            d.calls = earlier.calls;
         });
     }
 

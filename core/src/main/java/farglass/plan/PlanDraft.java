@@ -2,6 +2,7 @@ package farglass.plan;
 
 import farglass.camp.Camp;
 import farglass.conduct.Clause;
+import farglass.matchup.gameplan.Call;
 import java.util.List;
 
 /** The parts of a plan while the next one is put together, so that a change names only what it changes. */
@@ -21,6 +22,7 @@ final class PlanDraft {
     Camp camp;
     Brief brief;
     ReportEdits report;
+    List<Call> calls;
 
     PlanDraft(Plan p) {
         id = p.id();
@@ -38,6 +40,7 @@ final class PlanDraft {
         camp = p.camp();
         brief = p.brief();
         report = p.report();
+        calls = p.calls();
     }
 
     Plan plan() {
@@ -56,6 +59,7 @@ final class PlanDraft {
                 saved,
                 camp,
                 brief,
-                report);
+                report,
+                calls);
     }
 }

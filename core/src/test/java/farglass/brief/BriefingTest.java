@@ -4,6 +4,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import farglass.lexicon.Lexicon;
 import farglass.match.MatchRecord;
+import farglass.matchup.gameplan.GamePage;
+import farglass.matchup.gameplan.PhaseFigure;
+import farglass.matchup.gameplan.PhaseText;
 import farglass.plan.Brief;
 import farglass.plan.PinnedClaim;
 import farglass.plan.Plan;
@@ -14,6 +17,7 @@ import farglass.profile.Profile;
 import farglass.scout.ReportWriter;
 import farglass.scout.ScoutingReport;
 import farglass.simulate.DemoLibrary;
+import farglass.stats.TagRef;
 import farglass.tendency.Filter;
 import farglass.tendency.LibraryIndex;
 import java.util.List;
@@ -66,7 +70,7 @@ class BriefingTest {
     }
 
     private static List<Slide> slides(Plan p) {
-        return Briefing.of(p, null, index, NAMES, "Lantern Bay Open, 2031-05-03");
+        return Briefing.of(p, null, null, index, NAMES, "Lantern Bay Open, 2031-05-03");
     }
 
     private static String claim(int i) {
@@ -165,7 +169,7 @@ class BriefingTest {
     void theOpponentDangersAndOpeningsComeFirstInTheAnalystsWords() {
         Plan p = plan();
         ScoutingReport report = ScoutingReport.of(Profile.of(index, "brisa-tolendt", Filter.ALL, 1));
-        List<Slide> slides = Briefing.of(p, report, index, NAMES, "");
+        List<Slide> slides = Briefing.of(p, report, null, index, NAMES, "");
         assertThat(slides).extracting(Slide::id).startsWith("title", "report", "game", "dangers", "fork:f1");
         assertThat(slides.get(1).text()).startsWith("Pulls guard");
         assertThat(slides.get(1).points()).hasSizeBetween(2, 6);
@@ -173,9 +177,10 @@ class BriefingTest {
         assertThat(slides.get(3).moments()).hasSizeLessThanOrEqualTo(3);
         String danger = report.dangers().get(0).sentence().id();
         Plan own = p.report(p.report().with(new ReportEdit("brisa-tolendt", danger, "Mind the legs", "", false)));
-        assertThat(Briefing.of(own, report, index, NAMES, "").get(3).text()).isEqualTo("Mind the legs");
+        assertThat(Briefing.of(own, report, null, index, NAMES, "").get(3).text())
+                .isEqualTo("Mind the legs");
         Plan without = p.report(p.report().with(new ReportEdit("brisa-tolendt", danger, "", "", true)));
-        assertThat(Briefing.of(without, report, index, NAMES, "").get(3).text())
+        assertThat(Briefing.of(without, report, null, index, NAMES, "").get(3).text())
                 .isNotEqualTo(slides.get(3).text());
         assertThat(slides.get(3).text())
                 .isEqualTo(new ReportWriter(Locale.ENGLISH)
@@ -186,8 +191,51 @@ class BriefingTest {
     void ofSomebodyNeverSeenOnlyThePlanIsTold() {
         Plan p = Plan.empty("p", "Plan", "ansa-kellivar", "nobody").open("Wait");
         ScoutingReport report = ScoutingReport.of(Profile.of(index, "nobody", Filter.ALL, 1));
-        assertThat(Briefing.of(p, report, index, NAMES, ""))
+        assertThat(Briefing.of(p, report, null, index, NAMES, ""))
                 .extracting(Slide::id)
                 .containsExactly("title", "fork:f1");
+    }
+
+    @Test
+    void everyDecisionOfThePageHasASlideAndIsToldOnce() {
+        List<TagRef> tags = index.of("brisa-tolendt").stream()
+                .map(f -> new TagRef(f.record().id(), f.record().tagName(0)))
+                .toList();
+        GamePage page = new GamePage(
+                List.of(
+                        part(GamePage.Heading.IDEA, line("Sweep, then pass.", List.of(), List.of())),
+                        part(
+                                GamePage.Heading.DECISIONS,
+                                line("These 2 carry it.", List.of(), List.of()),
+                                line("From half guard: sweep.", List.of("Worth 0.3 points."), tags),
+                                line("From mount: armbar.", List.of("Worth 0.1 points."), List.of())),
+                        part(GamePage.Heading.WEAPONS, line("Triangle", List.of("3 of 5."), tags)),
+                        part(GamePage.Heading.CALLS, line("sweep", List.of("From half guard"), List.of()))),
+                new PhaseText(new PhaseFigure(1, List.of(), List.of()), Map.of(), Map.of(), Map.of(), ""));
+        Plan p = Plan.empty("p", "Plan", "ansa-kellivar", "brisa-tolendt")
+                .open("From half guard: sweep")
+                .open("Collar drag");
+        List<Slide> slides = Briefing.of(p, null, page, index, NAMES, "");
+        assertThat(slides)
+                .extracting(Slide::id)
+                .containsExactly(
+                        "title",
+                        "plan",
+                        "decision:From half guard: sweep.",
+                        "decision:From mount: armbar.",
+                        "weapons",
+                        "calls",
+                        "fork:f2");
+        assertThat(slides.get(2).points()).containsExactly("Worth 0.3 points.");
+        assertThat(slides.get(2).moments()).isNotEmpty().hasSizeLessThanOrEqualTo(3);
+        assertThat(slides.get(5).points()).containsExactly("sweep: From half guard");
+    }
+
+    private static GamePage.Part part(GamePage.Heading heading, GamePage.Line... lines) {
+        return new GamePage.Part(heading, heading.name(), List.of(lines));
+    }
+
+    private static GamePage.Line line(String text, List<String> notes, List<TagRef> tags) {
+        return new GamePage.Line(text, notes, tags, false);
     }
 }

@@ -6,9 +6,12 @@ import static org.assertj.core.api.Assertions.within;
 
 import farglass.lexicon.Lexicon;
 import farglass.matchup.advise.Bracket;
+import farglass.matchup.advise.DecisionWriter;
+import farglass.matchup.advise.Decisions;
 import farglass.matchup.advise.Meeting;
 import farglass.matchup.advise.MeetingSolution;
 import farglass.matchup.advise.MeetingWriter;
+import farglass.matchup.advise.Proposal;
 import farglass.matchup.model.Exit;
 import farglass.matchup.model.ModelState;
 import farglass.matchup.solve.Constraints;
@@ -21,6 +24,7 @@ import farglass.tendency.LibraryIndex;
 import java.time.DayOfWeek;
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
@@ -36,6 +40,7 @@ class CampTest {
     private static LibraryIndex index;
     private static Meeting meeting;
     private static List<Skill> skills;
+    private static MeetingSolution solved;
 
     @BeforeAll
     static void solve() {
@@ -51,7 +56,7 @@ class CampTest {
                         480_000,
                         SolverSettings.USUAL.coarse(),
                         Constraints.NONE));
-        MeetingSolution solved = meeting.solve();
+        solved = meeting.solve();
         skills = Skill.of(Bracket.of(List.of(new Bracket.Opponent("brisa-tolendt", 1, solved, null))), 12);
     }
 
@@ -306,5 +311,32 @@ class CampTest {
                 .isEmpty();
         Logged earlier = new Logged(FROM.minusDays(1), "+x", 1, 1, "");
         assertThat(all.log(earlier).log()).as("oldest first").containsExactly(earlier, l);
+    }
+
+    @Test
+    void whatThePlanDecidesAndTheirWeaponsAreTrained() {
+        Proposal p = Proposal.of(solved);
+        DecisionWriter words = new DecisionWriter(Locale.ENGLISH, LEXICON, "Ansa", "Brisa");
+        List<Skill> all = Skill.of(p, words, Preparation.SKILLS);
+        assertThat(all).hasSizeLessThanOrEqualTo(Preparation.SKILLS).doesNotHaveDuplicates();
+        assertThat(all).extracting(Skill::worth).isSortedAccordingTo(Comparator.reverseOrder());
+        List<Decisions.Valued> pressed = p.decisions().valued().stream()
+                .filter(v -> v.decision().option().technique() != null)
+                .toList();
+        assertThat(pressed)
+                .isNotEmpty()
+                .allSatisfy(v -> assertThat(all)
+                        .anyMatch(
+                                s -> s.key().equals("+" + v.decision().option().technique())
+                                        && s.worth() >= v.worth()
+                                        && !s.serves().isEmpty()));
+        assertThat(p.weapons())
+                .isNotEmpty()
+                .allSatisfy(w -> assertThat(all)
+                        .anyMatch(s -> s.key().equals("-" + w.technique())
+                                && s.serves().equals(words.threat(w))));
+        // even where there is room for little else
+        List<Skill> few = Skill.of(p, words, 3);
+        assertThat(few).hasSize(3).noneMatch(s -> s.serves().isEmpty());
     }
 }

@@ -51,7 +51,9 @@ class DecisionKindTest {
         assertThat(List.of(passes.decisions(), passes.came(), passes.done(), passes.tries(), passes.worked()))
                 .containsExactly(3, 2, 1, 2, 1);
         assertThat(passes.expected()).isCloseTo(1.25, within(1e-12));
-        assertThat(passes.tags()).hasSize(2).allMatch(t -> t.match().equals(DEMO.get(0).id()));
+        assertThat(passes.tags())
+                .hasSize(2)
+                .allMatch(t -> t.match().equals(DEMO.get(0).id()));
         assertThat(kinds.get(1).minutes()).isEqualTo(2.5);
         assertThat(kinds.get(1).tags()).hasSize(1);
         assertThat(kinds.get(1).verdict()).isEqualTo(Verdict.OPEN);
@@ -73,8 +75,7 @@ class DecisionKindTest {
     private static DecisionKind kind(String technique, int worked, double expected) {
         return DecisionKind.of(
                         List.of(new Fought(
-                                DEMO.get(0),
-                                List.of(pressed(technique, List.of(0), List.of(1), worked, expected)))),
+                                DEMO.get(0), List.of(pressed(technique, List.of(0), List.of(1), worked, expected)))),
                         LEXICON)
                 .get(0);
     }

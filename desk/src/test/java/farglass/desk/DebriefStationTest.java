@@ -33,7 +33,9 @@ class DebriefStationTest extends DeskDriver {
         assertThat(says("#station-debrief", "forks of ours that came up were followed"))
                 .isTrue();
         page("#debrief-page-decisions", "#debrief-decisions");
-        await("what film cannot value stands there too", () -> says("#debrief-decisions", "Knee cut, wherever it comes up."));
+        await(
+                "what film cannot value stands there too",
+                () -> says("#debrief-decisions", "Knee cut, wherever it comes up."));
         onFx(() -> {
             desk.changePlan(p -> p.open("half guard sweep").open("takedown, when behind"));
             return null;

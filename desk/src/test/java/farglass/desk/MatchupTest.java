@@ -8,6 +8,7 @@ import farglass.plan.Approach;
 import farglass.plan.Assignment;
 import farglass.store.Library;
 import java.nio.file.Files;
+import java.nio.file.Path;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
@@ -121,9 +122,17 @@ class MatchupTest extends DeskDriver {
         press(KeyCode.CONTROL, KeyCode.DIGIT6);
         page("#plan-page-decisions", "#plan-decisions");
         await("the game plan stands there", LONG, () -> says("#plan-decisions", "points of our chance to win. Ansa"));
-        await("their weapons too", LONG, () -> says("#plan-answers", "worked. Beyond what others do it costs us"));
+        await("their weapons too", LONG, () -> says("#plan-answers", "Beyond what others do it costs us"));
         page("#plan-page-proposed", "#station-plan");
         await("a tree is proposed", LONG, () -> scene.lookup("#proposed-forks") != null);
+        assertThat(find("#plan-phases").lookupAll(".fork")).hasSizeBetween(6, 12);
+        assertThat(texts("#plan-phases")).contains("Ansa wins", "Brisa wins").noneMatch(t -> t.contains("\u2026"));
+        fire("#phase-1-0");
+        await(
+                "what lies behind a box",
+                () -> ((javafx.scene.control.Label) find("#proposed-from"))
+                        .getText()
+                        .contains(", after "));
         fire("#station-plan", "Take this tree over");
         await("it is ours now", () -> desk.plan().get().openings().size() == 1);
         onFx(() -> {
@@ -189,6 +198,38 @@ class MatchupTest extends DeskDriver {
         await("one is out", () -> desk.plan().get().openings().size() == all - 1);
         fire("#station-plan", "Undo");
         await("and back", () -> desk.plan().get().openings().size() == all);
+    }
+
+    @Test
+    void theCornersCallsAreChangedAndTakenBack() throws Exception {
+        openNight();
+        press(KeyCode.CONTROL, KeyCode.DIGIT6);
+        page("#plan-page-decisions", "#plan-calls");
+        await("computed calls", LONG, () -> scene.lookup("#call-0") != null);
+        String computed = ((TextField) find("#call-0")).getText();
+        String when = ((TextField) find("#call-when-0")).getText();
+        assertThat(when).isNotBlank();
+        type("#call-0", "Sweep now!");
+        onFx(() -> {
+            ((TextField) find("#call-0")).getOnAction().handle(null);
+            return null;
+        });
+        await("it is the corner's own", () -> !desk.plan().get().calls().isEmpty());
+        assertThat(desk.plan().get().calls().get(0).words()).isEqualTo("Sweep now!");
+        assertThat(desk.plan().get().calls().get(0).situation()).isEqualTo(when);
+        Path json = folder.resolve("own.plan.json");
+        onFx(() -> {
+            ((PlanStation) shell.station(5)).papers().writeJson(json);
+            return null;
+        });
+        await(
+                "the document has them",
+                () -> Files.exists(json) && Files.readString(json).contains("Sweep now!"));
+        assertThat(Files.readString(json)).contains("\"page\"", "\"CALLS\"");
+        fire("#plan-calls", "As computed");
+        await("computed again", () -> ((TextField) find("#call-0")).getText().equals(computed));
+        fire("#station-plan", "Undo");
+        await("and own again", () -> ((TextField) find("#call-0")).getText().equals("Sweep now!"));
     }
 
     @Test

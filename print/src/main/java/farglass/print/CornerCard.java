@@ -18,6 +18,7 @@ public final class CornerCard {
     private static final double MARGIN = 26;
     private static final int DECISIONS = 5;
     private static final int WEAPONS = 3;
+    private static final String BETWEEN_CALLS = " \u00b7 ";
     private static final int PROMISED = 3;
     private static final double HEADING = 20;
     /** Room kept for the caution at the foot. */
@@ -73,7 +74,11 @@ public final class CornerCard {
         }
 
         void set() throws IOException {
-            List<String> calls = lines(Heading.CALLS).map(GamePage.Line::text).toList();
+            List<String> calls = lines(Heading.CALLS)
+                    .map(GamePage.Line::text)
+                    .reduce((a, b) -> a + BETWEEN_CALLS + b)
+                    .map(List::of)
+                    .orElse(List.of());
             y = (MARGIN - 8) * scale;
             for (String part : rows(title, Typeface.SERIF_SEMIBOLD, 19 * scale)) {
                 y += 22 * scale;

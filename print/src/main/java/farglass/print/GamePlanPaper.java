@@ -185,7 +185,8 @@ public final class GamePlanPaper {
         for (GamePage.Part part : game.parts()) {
             List<Block> lines = new ArrayList<>();
             for (GamePage.Line l : part.lines()) {
-                lines.add(line(page, l, COLOURS.getOrDefault(part.heading(), Ink.OURS), size));
+                GamePage.Line said = part.heading() == Heading.CALLS ? call(l) : l;
+                lines.add(line(page, said, COLOURS.getOrDefault(part.heading(), Ink.OURS), size));
             }
             Row heading = new Row(
                     part.title().toUpperCase(java.util.Locale.ROOT),
@@ -200,6 +201,14 @@ public final class GamePlanPaper {
             all.addAll(lines);
         }
         return all;
+    }
+
+    /** A call with its situation, in one line. */
+    private static GamePage.Line call(GamePage.Line l) {
+        String text = l.notes().isEmpty()
+                ? l.text()
+                : PrintWords.of("page.call", l.text(), l.notes().get(0));
+        return new GamePage.Line(text, List.of(), List.of(), false);
     }
 
     private Block line(PaperPage page, GamePage.Line l, Color colour, double size) throws IOException {

@@ -4,20 +4,30 @@ import farglass.plan.Fork;
 import farglass.plan.PinnedClaim;
 import farglass.plan.Plan;
 import farglass.type.Typeface;
-import java.awt.Color;
 import java.io.IOException;
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import org.apache.pdfbox.pdmodel.common.PDRectangle;
 
-/** A plan on one page of A4, lying: the forks from left to right, below them what they rest on. */
+/**
+ * A plan on A4, lying: the forks from left to right, below them what they rest on. Openings that have no room in
+ * readable type go on on further pages; nothing is cut.
+ */
 public final class PlanPage {
     private static final PDRectangle A4_LYING = new PDRectangle(PDRectangle.A4.getHeight(), PDRectangle.A4.getWidth());
     private static final double MARGIN = 36;
-    private static final double TOP = 86;
-    private static final double ROW = 50;
-    private static final double GAP = 34;
+    private static final double FOOT = 44;
+    private static final double TITLE = 24;
     private static final int CLAIMS = 9;
+    /** Type in which all forks stay on one page, of the usual. */
+    private static final double SMALLEST = 0.65;
+
+    private static final double STEP = 0.05;
+    private static final double SHRINK = 0.95;
+    private static final double LEAST = 0.2;
+    private static final int ANY = Integer.MAX_VALUE;
     private static final double CLAIM_LINE = 15;
 
     private final Plan plan;
@@ -42,95 +52,111 @@ public final class PlanPage {
 
     /** Nothing half-written is left when it fails. */
     public void write(Path target) throws IOException {
-        PaperFile.write(target, plan.title(), document -> {
-            try (PaperPage page = new PaperPage(document, A4_LYING)) {
-                draw(page);
-            }
-        });
+        PaperFile.write(target, plan.title(), document -> draw(new PaperPage(document, A4_LYING)));
     }
 
-    private void draw(PaperPage page) throws IOException {
-        page.text(plan.title(), MARGIN, 52, Typeface.SERIF_SEMIBOLD, 21, Ink.INK);
-        page.text(us + " against " + them + ". " + occasion, MARGIN, 70, Typeface.SANS, 10, Ink.SOFT);
-        double bottom = claims(page);
-        forks(page, bottom - 12);
-        page.text(caution, MARGIN, page.height() - 22, Typeface.SANS, 7.5, Ink.SOFT);
-    }
-
-    private void forks(PaperPage page, double bottom) throws IOException {
-        int depth = plan.openings().stream().mapToInt(Fork::depth).max().orElse(1);
-        int leaves = plan.openings().stream().mapToInt(PlanPage::leaves).sum();
-        double column = (page.width() - 2 * MARGIN + GAP) / Math.max(3, depth);
-        double row = Math.min(ROW + 8, (bottom - TOP) / Math.max(1, leaves));
-        double y = TOP;
+    private void draw(PaperPage first) throws IOException {
+        PaperPage page = first;
+        double top = head(page);
+        double bottom = claims(page) - 12;
+        double scale = 1;
+        while (scale > SMALLEST && high(drawing(page, scale)) > bottom - top) {
+            scale -= STEP;
+        }
+        double y = top;
         for (Fork f : plan.openings()) {
-            fork(page, f, MARGIN, y, column, row);
-            y += leaves(f) * row;
+            ForkDrawing forks = drawing(page, scale);
+            if (y > top && y + forks.height(f) > bottom) {
+                page = page.next();
+                top = head(page);
+                bottom = page.height() - FOOT;
+                y = top;
+            }
+            // what is higher than a page by itself is set as small as it must be
+            while (y + forks.height(f) > bottom && scale > LEAST) {
+                scale *= SHRINK;
+                forks = drawing(page, scale);
+            }
+            forks.draw(page, f, MARGIN, y);
+            y += forks.height(f);
         }
+        page.close();
     }
 
-    private static int leaves(Fork f) {
-        return Math.max(1, f.next().stream().mapToInt(PlanPage::leaves).sum());
+    private ForkDrawing drawing(PaperPage page, double scale) {
+        int depth = plan.openings().stream().mapToInt(Fork::depth).max().orElse(1);
+        return new ForkDrawing(page, page.width() - 2 * MARGIN, Math.max(3, depth), scale);
     }
 
-    private void fork(PaperPage page, Fork f, double x, double y, double column, double row) throws IOException {
-        double w = column - GAP;
-        double h = Math.min(ROW, row - 6);
-        double middle = y + leaves(f) * row / 2;
-        double childY = y;
-        for (Fork next : f.next()) {
-            double childMiddle = childY + leaves(next) * row / 2;
-            page.curve(x + w, middle, x + column, childMiddle, next.ours() ? Ink.OURS_WASH : Ink.THEIRS_WASH, 4);
-            fork(page, next, x + column, childY, column, row);
-            childY += leaves(next) * row;
+    private double high(ForkDrawing forks) throws IOException {
+        double sum = 0;
+        for (Fork f : plan.openings()) {
+            sum += forks.height(f);
         }
-        double top = middle - h / 2;
-        page.fill(x, top, w, h, Color.WHITE);
-        page.frame(x, top, w, h, f.ours() ? Ink.OURS : Ink.THEIRS, 1);
-        page.fill(x, top, 3.5, h, f.ours() ? Ink.OURS : Ink.THEIRS);
-        int lines = h >= 44 ? 2 : 1;
-        double baseline = top + 14;
-        for (String line : page.wrapped(f.text(), w - 14, Typeface.SANS_SEMIBOLD, 10, lines)) {
-            page.text(line, x + 9, baseline, Typeface.SANS_SEMIBOLD, 10, Ink.INK);
-            baseline += 11.5;
-        }
-        String below = f.note().isBlank() ? restsOn(f) : f.note();
-        if (baseline <= top + h - 2) {
-            String line = page.wrapped(below, w - 14, Typeface.SANS, 8, 1).get(0);
-            page.text(line, x + 9, baseline, Typeface.SANS, 8, Ink.SOFT);
-        }
+        return sum;
     }
 
-    private static String restsOn(Fork f) {
-        if (f.claims().isEmpty()) {
-            return "rests on no claim";
+    /** Title and occasion at the head, caution at the foot; gives the y below the head. */
+    private double head(PaperPage page) throws IOException {
+        double width = page.width() - 2 * MARGIN;
+        double y = 52 - TITLE;
+        for (String line : page.wrapped(plan.title(), width, Typeface.SERIF_SEMIBOLD, 21, ANY)) {
+            y += TITLE;
+            page.text(line, MARGIN, y, Typeface.SERIF_SEMIBOLD, 21, Ink.INK);
         }
-        PinnedClaim best = f.claims().get(0);
-        String more = f.claims().size() > 1 ? ", and " + (f.claims().size() - 1) + " more" : "";
-        return best.grade().name().toLowerCase(java.util.Locale.ROOT) + ": " + best.counts() + more;
+        y += 5;
+        String who = PrintWords.of("plan.who", us, them, occasion);
+        for (String line : page.wrapped(who, width, Typeface.SANS, 10, ANY)) {
+            y += 13;
+            page.text(line, MARGIN, y, Typeface.SANS, 10, Ink.SOFT);
+        }
+        List<String> care = page.wrapped(caution, width, Typeface.SANS, 7.5, ANY);
+        for (int i = 0; i < care.size(); i++) {
+            page.text(
+                    care.get(i),
+                    MARGIN,
+                    page.height() - 16 - 8.5 * (care.size() - 1 - i),
+                    Typeface.SANS,
+                    7.5,
+                    Ink.SOFT);
+        }
+        return y + 16;
     }
 
     /** The pinned claims at the foot; gives the y at which they begin. */
     private double claims(PaperPage page) throws IOException {
         List<PinnedClaim> shown = plan.pinned().stream().limit(CLAIMS).toList();
-        double y = page.height() - 44 - shown.size() * CLAIM_LINE;
-        double top = y - 16;
-        page.rule(MARGIN, page.width() - MARGIN, top, Ink.RULE);
-        String heading = plan.pinned().size() > shown.size()
-                ? "WHAT IT RESTS ON (" + shown.size() + " OF " + plan.pinned().size() + " CLAIMS)"
-                : "WHAT IT RESTS ON";
-        page.text(heading, MARGIN, y - 3, Typeface.CONDENSED_SEMIBOLD, 8.5, Ink.SOFT);
+        double right = page.width() - MARGIN;
+        List<List<String>> sentences = new ArrayList<>();
+        double high = 0;
         for (PinnedClaim c : shown) {
+            double w = page.textWidth(number(c), Typeface.CONDENSED_MEDIUM, 9.5);
+            List<String> lines = page.wrapped(c.sentence(), right - w - MARGIN - 16, Typeface.SERIF, 10.5, ANY);
+            sentences.add(lines);
+            high += CLAIM_LINE + 12 * (lines.size() - 1);
+        }
+        double y = page.height() - FOOT - high;
+        double top = y - 16;
+        page.rule(MARGIN, right, top, Ink.RULE);
+        String heading = plan.pinned().size() > shown.size()
+                ? PrintWords.of("plan.rests.some", shown.size(), plan.pinned().size())
+                : PrintWords.of("plan.rests");
+        page.text(heading, MARGIN, y - 3, Typeface.CONDENSED_SEMIBOLD, 8.5, Ink.SOFT);
+        for (int i = 0; i < shown.size(); i++) {
             y += CLAIM_LINE;
-            double right = page.width() - MARGIN;
-            String number =
-                    c.number() + "  " + c.counts() + ", " + c.grade().name().toLowerCase(java.util.Locale.ROOT);
+            String number = number(shown.get(i));
             double w = page.textWidth(number, Typeface.CONDENSED_MEDIUM, 9.5);
             page.text(number, right - w, y - 4, Typeface.CONDENSED_MEDIUM, 9.5, Ink.SOFT);
-            String sentence = page.wrapped(c.sentence(), right - w - MARGIN - 16, Typeface.SERIF, 10.5, 1)
-                    .get(0);
-            page.text(sentence, MARGIN, y - 4, Typeface.SERIF, 10.5, Ink.INK);
+            for (String line : sentences.get(i)) {
+                page.text(line, MARGIN, y - 4, Typeface.SERIF, 10.5, Ink.INK);
+                y += 12;
+            }
+            y -= 12;
         }
         return top;
+    }
+
+    private static String number(PinnedClaim c) {
+        return c.number() + "  " + c.counts() + ", " + c.grade().name().toLowerCase(Locale.ROOT);
     }
 }

@@ -131,7 +131,7 @@ class CornerCardTest {
         String long2 = "two ".repeat(180).strip() + " end2";
         String text = set(bare(List.of(
                 part(GamePage.Heading.DECISIONS, line(long1, false), line(long2, false), line("short", false)),
-                part(GamePage.Heading.CALLS, new GamePage.Line("sweep \u00b7 hold", List.of(), List.of(), false)))));
+                part(GamePage.Heading.CALLS, line("sweep", false), line("hold", false)))));
         assertThat(text).contains(long1).doesNotContain("two").contains("CALLS sweep \u00b7 hold");
     }
 

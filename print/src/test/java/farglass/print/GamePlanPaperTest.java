@@ -102,8 +102,11 @@ class GamePlanPaperTest {
         GamePage page = page("brisa-tolendt", "points-gi", us, them);
         Path file = folder.resolve("page.pdf");
         new GamePlanPaper(page, "Against " + them, us + " at Saltmarsh Night", "Tap early.").write(file);
-        String text = bare(printed(file, 1));
+        // the drawing needs a page of its own then
+        String text = bare(printed(file, 2));
         assertThat(text).doesNotContain("?", "...").contains(bare(them), bare(us));
+        assertThat(page.drawing().figure().boxes())
+                .allSatisfy(b -> assertThat(text).contains(bare(page.drawing().name(b))));
         Path card = folder.resolve("card.pdf");
         new CornerCard(page, "Against " + them, "Saltmarsh Night", "Tap early.", List.of())
                 .write(card, CornerCard.Paper.A5);
@@ -123,7 +126,7 @@ class GamePlanPaperTest {
                 Stream.of(one, one, one).flatMap(p -> p.parts().stream()).toList(), one.drawing());
         Path file = folder.resolve("page.pdf");
         new GamePlanPaper(thrice, "Against Brisa", "Saltmarsh Night", "Tap early.").write(file);
-        String text = bare(printed(file, 2));
+        String text = bare(printed(file, 3));
         said(one).forEach(s -> assertThat(text).contains(bare(s)));
     }
 }

@@ -74,6 +74,28 @@ class PlanPageTest {
     }
 
     @Test
+    void wordsAreNeverCutHoweverMany() throws Exception {
+        String name = "Wilhelmina-Augustina Featherstonehaugh-X";
+        Plan p = Plan.empty("p", "Against " + name, "a", "b");
+        for (int i = 0; i < 14; i++) {
+            String id = p.freeId();
+            p = p.open(name + ": opening number " + i + " with an action that takes some words to say")
+                    .follow(id, name + " answers with something that is long too, number " + i)
+                    .change(id, f -> f.text(f.text(), "12%, wins 48%, 3 of 7, others 4 of 31 against " + name));
+        }
+        Path file = folder.resolve("long.pdf");
+        new PlanPage(p, name, name, "Lantern Bay Open", "Tap early.").write(file);
+        try (PDDocument d = Loader.loadPDF(file.toFile())) {
+            assertThat(d.getNumberOfPages()).isGreaterThan(1);
+            String text = new PDFTextStripper().getText(d).replaceAll("\\s", "");
+            assertThat(text).doesNotContain("...", "\u2026", "?", "\u25a1");
+            for (int i = 0; i < 14; i++) {
+                assertThat(text).contains("openingnumber" + i + "withanaction", "islongtoo,number" + i);
+            }
+        }
+    }
+
+    @Test
     void anUnknownNumberIsAQuestionMark() throws Exception {
         PinnedClaim c = new PinnedClaim("b", "c", "So.", "0 of 0", Double.NaN, Double.NaN, 0.4, Grade.THIN);
         assertThat(text(plan(0, 0).pin(c))).contains("? (? to 40%)");

@@ -3,6 +3,7 @@ package farglass.store;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import farglass.matchup.gameplan.Call;
 import farglass.matchup.model.Correction;
 import farglass.matchup.model.Exit;
 import farglass.matchup.model.ModelState;
@@ -43,6 +44,7 @@ class ApproachJsonTest {
     }
 
     private static final Plan PROMISED = Plan.empty("p", "Plan", "us", "them")
+            .calls(List.of(new Call("in half guard", "sweep"), new Call("", "now")))
             .open("collar drag")
             .promise("f1", "collar grip within 10 s of every restart")
             .save("calm")
@@ -61,7 +63,8 @@ class ApproachJsonTest {
         "'\"id\" : \"c2\"', '\"id\" : \"second\"', second",
         "'\"text\" : \"no guard pull\"', '\"text\" : 3', /conduct/1",
         "'\"name\" : \"calm\"', '\"name\" : \" \"', /saved/0",
-        "'\"fork\" : \"f1\",', '', /conduct/0"
+        "'\"fork\" : \"f1\",', '', /conduct/0",
+        "'\"words\" : \"now\"', '\"words\" : \" \"', /ownCalls/1"
     })
     void aBrokenClauseIsNamed(String right, String wrong, String named) {
         String text = PlanJson.write(PROMISED);

@@ -68,6 +68,11 @@ public final class DecisionWriter {
                 : what(d);
     }
 
+    /** When a call is meant: "from half guard, when behind". */
+    public String situation(Decision d) {
+        return where(d) + condition(d);
+    }
+
     /** At most six calls, each once, of decisions in their order. */
     public List<String> calls(List<Decision> decisions) {
         return decisions.stream().map(this::call).distinct().limit(CALLS).toList();

@@ -16,8 +16,10 @@ import farglass.matchup.gameplan.GamePage.Line;
 import farglass.matchup.gameplan.GamePage.Part;
 import farglass.stats.TagRef;
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 
@@ -50,15 +52,16 @@ public final class GamePageWriter {
 
     /** The page of the computed decisions. */
     public GamePage page(Proposal p, GamePlan g) {
-        return page(p, g, null);
+        return page(p, g, null, List.of());
     }
 
     /**
      * The page.
      *
      * @param laid the coach's own plan, which stands in place of the computed decisions; null without one
+     * @param called the corner's own calls, which stand in place of the computed ones; empty for those
      */
-    public GamePage page(Proposal p, GamePlan g, @Nullable OwnPlan laid) {
+    public GamePage page(Proposal p, GamePlan g, @Nullable OwnPlan laid, List<Call> called) {
         List<Part> parts = new ArrayList<>();
         add(parts, Heading.IDEA, idea(p, laid));
         add(parts, Heading.START, start(p, g));
@@ -88,7 +91,16 @@ public final class GamePageWriter {
                         ? List.of(Line.of(words.say("refuse.none")))
                         : p.refuse().stream().map(r -> refused(p, g, r)).toList());
         add(parts, Heading.SCORE, ours ? List.of() : computed(p, false));
-        add(parts, Heading.CALLS, calls(p, ours ? laid : null));
+        add(
+                parts,
+                Heading.CALLS,
+                (called.isEmpty() ? calls(p, ours ? laid : null) : called)
+                        .stream()
+                                .map(c -> new Line(
+                                        c.words(),
+                                        c.situation().isBlank() ? List.of() : List.of(words.upper(c.situation())),
+                                        List.of()))
+                                .toList());
         add(parts, Heading.SURE, sure(p));
         add(
                 parts,
@@ -165,12 +177,14 @@ public final class GamePageWriter {
         return lines;
     }
 
-    private List<Line> calls(Proposal p, @Nullable OwnPlan laid) {
+    /** What the corner may call, as computed: the plan's decisions in a few words each, each once. */
+    public List<Call> calls(Proposal p, @Nullable OwnPlan laid) {
         Stream<Decision> all = laid == null
                 ? p.decisions().valued().stream().map(Decisions.Valued::decision)
                 : laid.valued().stream().flatMap(v -> v.intent().decisions().stream());
-        List<String> calls = decisions.calls(all.toList());
-        return calls.isEmpty() ? List.of() : List.of(Line.of(String.join(" \u00b7 ", calls)));
+        Map<String, Call> calls = new LinkedHashMap<>();
+        all.forEach(d -> calls.putIfAbsent(decisions.call(d), new Call(decisions.situation(d), decisions.call(d))));
+        return calls.values().stream().limit(Call.MOST).toList();
     }
 
     private List<Line> sure(Proposal p) {

@@ -121,7 +121,7 @@ class GamePlanTest {
                 solved,
                 writer.reader(solved).read("from half guard half guard sweep; stay calm"),
                 proposal.decisions());
-        GamePage page = WRITER.page(proposal, game, own);
+        GamePage page = WRITER.page(proposal, game, own, List.of());
         assertThat(page.part(Heading.DECISIONS).orElseThrow().lines())
                 .extracting(Line::text)
                 .hasSize(3)
@@ -132,7 +132,27 @@ class GamePlanTest {
                 .containsExactly("half guard sweep");
         // without anything that film can value the computed plan stays
         OwnPlan none = OwnPlan.of(solved, writer.reader(solved).read("stay calm"), proposal.decisions());
-        assertThat(WRITER.page(proposal, game, none).part(Heading.DECISIONS))
+        assertThat(WRITER.page(proposal, game, none, List.of()).part(Heading.DECISIONS))
                 .isEqualTo(WRITER.page(proposal, game).part(Heading.DECISIONS));
+    }
+
+    @Test
+    void theCornersOwnCallsStandInPlaceOfTheComputedOnes() {
+        List<Call> computed = WRITER.calls(proposal, null);
+        assertThat(computed)
+                .isNotEmpty()
+                .hasSizeLessThanOrEqualTo(Call.MOST)
+                .allSatisfy(c -> assertThat(c.situation()).isNotBlank());
+        List<Line> lines =
+                WRITER.page(proposal, game).part(Heading.CALLS).orElseThrow().lines();
+        assertThat(lines)
+                .extracting(Line::text)
+                .isEqualTo(computed.stream().map(Call::words).toList());
+        GamePage own = WRITER.page(proposal, game, null, List.of(new Call("", "now"), new Call("on top", "slow")));
+        assertThat(own.part(Heading.CALLS).orElseThrow().lines())
+                .extracting(Line::text, Line::notes)
+                .containsExactly(
+                        org.assertj.core.api.Assertions.tuple("now", List.of()),
+                        org.assertj.core.api.Assertions.tuple("slow", List.of("On top")));
     }
 }

@@ -6,6 +6,7 @@ import farglass.desk.shell.Desk;
 import farglass.desk.shell.Pages;
 import farglass.desk.shell.Ui;
 import farglass.desk.shell.Words;
+import farglass.matchup.gameplan.GamePage;
 import farglass.plan.Brief;
 import farglass.plan.Plan;
 import farglass.scout.ScoutingReport;
@@ -21,6 +22,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
 import java.util.function.Consumer;
+import java.util.function.Supplier;
 import javafx.beans.value.ChangeListener;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
@@ -38,16 +40,21 @@ import javafx.stage.FileChooser;
 /** The slides of a briefing: left out, moved, given notes; from here they are shown and written. */
 public final class BriefSheet extends VBox {
     private final Desk desk;
+    private final Supplier<GamePage> page;
     private final VBox rows = new VBox(6);
     private final CheckBox nameless = new CheckBox(Words.of("brief.nameless"));
     private List<Slide> slides = List.of();
     private ScoutingReport report;
     private final ChangeListener<Plan> planChanged = (o, was, is) -> fill();
 
-    /** @param close takes the sheet away */
-    public BriefSheet(Desk desk, Runnable close) {
+    /**
+     * @param page the game plan as it is now; gives null while there is none
+     * @param close takes the sheet away
+     */
+    public BriefSheet(Desk desk, Supplier<GamePage> page, Runnable close) {
         super(10);
         this.desk = desk;
+        this.page = page;
         setId("brief-sheet");
         getStyleClass().add("sheet");
         nameless.setId("brief-nameless");
@@ -115,11 +122,16 @@ public final class BriefSheet extends VBox {
         if (them == null) {
             return;
         }
+        GamePage game = page.get();
         Map<String, String> names = new TreeMap<>(desk.athletes());
         String occasion = PlanPublication.occasion(
                 desk.assignment().get(), desk.rulesets().get());
         desk.tasks()
-                .query("briefing", () -> Briefing.of(p, them, desk.index(), names, occasion), this::show, this::failed);
+                .query(
+                        "briefing",
+                        () -> Briefing.of(p, them, game, desk.index(), names, occasion),
+                        this::show,
+                        this::failed);
     }
 
     private void show(List<Slide> now) {
@@ -127,7 +139,9 @@ public final class BriefSheet extends VBox {
         rows.getChildren().clear();
         List<String> ids = now.stream().map(Slide::id).toList();
         now.forEach(s -> rows.getChildren().add(row(s, ids)));
-        if (now.stream().noneMatch(s -> s.kind() == Slide.Kind.FORK || s.kind() == Slide.Kind.CLAIM)) {
+        if (now.stream()
+                .noneMatch(s ->
+                        s.kind() == Slide.Kind.FORK || s.kind() == Slide.Kind.CLAIM || s.kind() == Slide.Kind.PLAN)) {
             rows.getChildren().add(Ui.empty(Words.of("brief.empty")));
         }
     }

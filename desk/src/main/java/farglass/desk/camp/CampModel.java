@@ -17,6 +17,7 @@ import farglass.plan.Assignment;
 import farglass.plan.Plan;
 import farglass.work.camp.CampService;
 import java.time.LocalDate;
+import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -35,6 +36,9 @@ final class CampModel {
     private final ReadOnlyObjectWrapper<Ready> ready = new ReadOnlyObjectWrapper<>();
     private final ReadOnlyObjectWrapper<Trained> trained = new ReadOnlyObjectWrapper<>();
     private MeetingSolution skillsOf;
+    /** The lines of the plan that skills serve. */
+    private List<Object> skillsFor = List.of();
+
     private List<Skill> skills = List.of();
     private CardWriter cards;
     private List<Drill> drills = List.of();
@@ -68,23 +72,32 @@ final class CampModel {
             trained.set(null);
             return;
         }
-        if (p.solved() == skillsOf) {
+        // decisions may be others once their draws are made
+        if (p.solved() == skillsOf && named(p).equals(skillsFor)) {
             return;
         }
         MeetingSolution solved = p.solved();
+        List<Object> named = named(p);
         MeetingWriter writer = meeting.writer();
         desk.tasks()
                 .query(
                         "camp-skills",
-                        () -> CampService.rounds(solved, desk.index(), writer),
+                        () -> CampService.rounds(p, desk.index(), writer),
                         s -> {
                             skillsOf = solved;
+                            skillsFor = named;
                             skills = s.skills();
                             cards = s.cards();
                             drills = s.drills();
                             work();
                         },
                         e -> desk.notices().problem(Words.of("meeting.failed", String.valueOf(e.getMessage()))));
+    }
+
+    private static List<Object> named(Proposal p) {
+        List<Object> all = new ArrayList<>(p.weapons());
+        p.decisions().valued().forEach(v -> all.add(v.decision()));
+        return all;
     }
 
     private void work() {

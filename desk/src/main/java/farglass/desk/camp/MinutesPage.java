@@ -85,7 +85,7 @@ final class MinutesPage extends VBox {
                 "claim-interval");
         HBox shares = new HBox(8, bar, amount);
         shares.setAlignment(Pos.CENTER_LEFT);
-        Label stands = Ui.label(
+        Label stands = Ui.prose(
                 Words.of(
                         "camp.ready",
                         w.percent(ready.mean()),
@@ -94,7 +94,14 @@ final class MinutesPage extends VBox {
                         String.format(Locale.ENGLISH, "%.0f", ready.tries()),
                         ready.trainedTries()),
                 "claim-interval");
-        VBox text = new VBox(0, name, places, shares, stands);
+        VBox text = new VBox(0, name, places);
+        if (!skill.serves().isEmpty()) {
+            text.getChildren()
+                    .add(Ui.prose(
+                            Words.of(skill.ours() ? "camp.serves" : "camp.serves.weapon", skill.serves()),
+                            "claim-notes"));
+        }
+        text.getChildren().addAll(shares, stands);
         HBox row = new HBox(10, Ui.grow(text), settings(skill, set));
         row.setAlignment(Pos.CENTER_LEFT);
         javafx.scene.control.Button open = Ui.button(Words.of("camp.card.open"), () -> chosen.accept(skill), "choice");

@@ -68,12 +68,11 @@ final class KindsPart extends VBox {
     }
 
     private VBox row(DecisionKind k) {
-        Boolean good =
-                switch (k.verdict()) {
-                    case OPEN -> null;
-                    case KEPT, MORE -> true;
-                    case LESS -> false;
-                };
+        Boolean good = switch (k.verdict()) {
+            case OPEN -> null;
+            case KEPT, MORE -> true;
+            case LESS -> false;
+        };
         String name = k.family().isEmpty()
                 ? Words.of("season.kind.hold")
                 : desk.lexicon().family(k.family()).map(Family::name).orElse(k.family());
@@ -86,7 +85,8 @@ final class KindsPart extends VBox {
                         String.format(Locale.ENGLISH, "%.2f", k.expected()),
                         k.verdict() == DecisionKind.Verdict.OPEN
                                 ? ""
-                                : Words.of("season.kind.ratio", figure(k.ratio()), figure(k.lower()), figure(k.upper())))
+                                : Words.of(
+                                        "season.kind.ratio", figure(k.ratio()), figure(k.lower()), figure(k.upper())))
                 : Words.of("season.kind.minutes", figure(k.minutes()));
         return lines.row(
                 Words.of("season.kind." + k.verdict()), good, name, met + " " + numbers, 0, Clips.of(desk, k.tags()));

@@ -31,6 +31,8 @@ final class DecisionsPage extends HBox {
     private final ClipView clip;
     private final VBox rows = new VBox(7);
     private final VBox more = new VBox(7);
+    private final CallsPart calls;
+    private final VBox last = new VBox(7);
     private final OwnPlanPart own;
 
     DecisionsPage(Desk desk, MeetingModel model, OwnPlanModel ownPlan, Consumer<String> toFilm) {
@@ -42,23 +44,32 @@ final class DecisionsPage extends HBox {
         clip.setMaxWidth(CLIP);
         this.own = new OwnPlanPart(desk, model, ownPlan, clip);
         rows.setId("plan-decisions");
+        this.calls = new CallsPart(desk, model, ownPlan);
         more.setId("plan-answers");
-        VBox all = new VBox(14, rows, own, more);
+        last.setId("plan-sure");
+        VBox all = new VBox(14, rows, own, more, calls, last);
         all.setPadding(new Insets(0, 10, 0, 0));
         getChildren().addAll(Ui.grow(Pages.scroll(all)), clip);
     }
 
     void fill() {
         own.fill();
+        calls.fill();
         Proposal p = model.proposal().get();
         if (p == null) {
             Gradual.anew(rows, List.of(() -> Ui.empty(Words.of("plan.decisions.none"))));
             Gradual.anew(more, List.of());
+            Gradual.anew(last, List.of());
             return;
         }
         GamePage page = model.pages().page(p, model.game());
         Gradual.anew(rows, shown(page, h -> h.compareTo(GamePage.Heading.DECISIONS) <= 0));
-        Gradual.anew(more, shown(page, h -> h.compareTo(GamePage.Heading.DECISIONS) > 0));
+        Gradual.anew(
+                more,
+                shown(
+                        page,
+                        h -> h.compareTo(GamePage.Heading.DECISIONS) > 0 && h.compareTo(GamePage.Heading.CALLS) < 0));
+        Gradual.anew(last, shown(page, h -> h.compareTo(GamePage.Heading.CALLS) > 0));
     }
 
     private List<Supplier<Node>> shown(GamePage page, Predicate<GamePage.Heading> which) {
@@ -73,6 +84,7 @@ final class DecisionsPage extends HBox {
     /** The own plan as it is now. */
     void fillOwn() {
         own.fill();
+        calls.fill();
     }
 
     private Node row(GamePage.Line l) {

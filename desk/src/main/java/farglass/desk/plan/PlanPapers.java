@@ -4,9 +4,13 @@ import farglass.desk.matchup.MeetingModel;
 import farglass.desk.shell.Desk;
 import farglass.desk.shell.Words;
 import farglass.matchup.gameplan.GamePage;
+import farglass.store.json.GamePageJson;
+import farglass.store.json.OwnPlanJson;
 import farglass.work.publish.PlanPublication;
 import java.io.File;
 import java.nio.file.Path;
+import java.util.LinkedHashMap;
+import java.util.Map;
 import java.util.Optional;
 import java.util.function.Supplier;
 import javafx.stage.FileChooser;
@@ -61,9 +65,18 @@ public final class PlanPapers {
         desk.publisher().file(path, publication().page(gamePage(), occasion()));
     }
 
-    private GamePage gamePage() {
+    /** The page as it is now; null while there is no proposal. */
+    GamePage gamePage() {
+        if (model.proposal().get() == null) {
+            return null;
+        }
         OwnPlanModel.Known k = own.known().get();
-        return model.pages().page(model.proposal().get(), model.game(), k == null ? null : k.plan());
+        return model.pages()
+                .page(
+                        model.proposal().get(),
+                        model.game(),
+                        k == null ? null : k.plan(),
+                        desk.plan().get().calls());
     }
 
     /** Writes the forks on a page; the outcome is told in a notice. */
@@ -73,7 +86,20 @@ public final class PlanPapers {
 
     /** Writes the open document; the outcome is told in a notice. */
     public void writeJson(Path path) {
-        desk.publisher().file(path, publication().document());
+        desk.publisher().file(path, publication().document(computed()));
+    }
+
+    /** The page and what our own plan is worth, as far as they are worked out. */
+    private Map<String, Object> computed() {
+        Map<String, Object> m = new LinkedHashMap<>();
+        OwnPlanModel.Known k = own.known().get();
+        if (model.proposal().get() != null) {
+            m.put("page", GamePageJson.rows(gamePage()));
+        }
+        if (k != null) {
+            m.put("own", new OwnPlanJson(model.writer().own(), k.model()).row(k.plan()));
+        }
+        return m;
     }
 
     private PlanPublication publication() {

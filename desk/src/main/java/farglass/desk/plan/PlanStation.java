@@ -475,7 +475,8 @@ public final class PlanStation implements Station, Keys.Bound {
                 || over.getChildren().size() > 1) {
             return;
         }
-        BriefSheet sheet = new BriefSheet(desk, () -> over.getChildren().setAll(view));
+        BriefSheet sheet =
+                new BriefSheet(desk, papers::gamePage, () -> over.getChildren().setAll(view));
         over.getChildren().add(sheet);
         sheet.requestFocus();
     }

@@ -4,6 +4,7 @@ import com.fasterxml.jackson.core.JsonProcessingException;
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.ObjectMapper;
 import farglass.conduct.Clause;
+import farglass.matchup.gameplan.Call;
 import farglass.plan.Assignment;
 import farglass.plan.Fork;
 import farglass.plan.Judgement;
@@ -34,6 +35,11 @@ public final class PlanJson {
 
     /** The plan as {@code farglass.plan/1}. */
     public static String write(Plan p) {
+        return write(p, Map.of());
+    }
+
+    /** @param computed parts that are worked out and not read back: {@code page}, {@code own} */
+    public static String write(Plan p, Map<String, Object> computed) {
         Map<String, Object> m = new LinkedHashMap<>();
         m.put("format", FORMAT);
         m.put("id", p.id());
@@ -50,7 +56,13 @@ public final class PlanJson {
         m.put("camp", CampJson.write(p.camp()));
         m.put("brief", BriefJson.write(p.brief()));
         m.put("report", ReportEditsJson.write(p.report()));
+        m.put(
+                "ownCalls",
+                p.calls().stream()
+                        .map(c -> Row.of("situation", c.situation(), "words", c.words()))
+                        .toList());
         m.put("saved", p.saved().stream().map(PlanJson::saved).toList());
+        m.putAll(computed);
         return text(m);
     }
 
@@ -142,6 +154,18 @@ public final class PlanJson {
         return list;
     }
 
+    private static List<Call> calls(Fields f) throws FormatException {
+        List<Call> list = new ArrayList<>();
+        for (Fields c : optional(f, "ownCalls")) {
+            String words = c.needText("words");
+            if (words.isBlank()) {
+                throw c.error("words", "is blank");
+            }
+            list.add(new Call(c.needText("situation"), words));
+        }
+        return list;
+    }
+
     /** Older plans have none. */
     private static List<Fields> optional(Fields f, String field) throws FormatException {
         JsonNode nodes = f.get(field);
@@ -218,7 +242,8 @@ public final class PlanJson {
                 saved(f),
                 CampJson.read(f),
                 BriefJson.read(f),
-                ReportEditsJson.read(f));
+                ReportEditsJson.read(f),
+                calls(f));
     }
 
     private static List<PinnedClaim> claims(Fields f, String field) throws FormatException {

@@ -5,6 +5,7 @@ import farglass.camp.Skill;
 import farglass.conduct.EventPattern;
 import farglass.debrief.Branch;
 import farglass.matchup.model.ModelState;
+import farglass.matchup.solve.Option;
 import farglass.plan.Approach;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -67,6 +68,7 @@ public record ProposalReader(
             worth.merge(key, gain, Double::sum);
             places.computeIfAbsent(key, k -> new ArrayList<>()).add(place(r));
         }
+        Map<String, String> serves = serves(f, worth, places);
         return worth.entrySet().stream()
                 .filter(e -> e.getValue() > 0)
                 .sorted(Map.Entry.<String, Double>comparingByValue(Comparator.reverseOrder()))
@@ -74,8 +76,40 @@ public record ProposalReader(
                         e.getKey().substring(1),
                         e.getKey().startsWith("+"),
                         e.getValue(),
-                        places.getOrDefault(e.getKey(), List.of())))
+                        places.getOrDefault(e.getKey(), List.of()),
+                        serves.getOrDefault(e.getKey(), "")))
                 .toList();
+    }
+
+    /**
+     * What decisions and weapons need, in words by the key of the skill; a decision is worth at least what the plan
+     * loses without it. Older documents have neither.
+     */
+    private static Map<String, String> serves(Fields f, Map<String, Double> worth, Map<String, List<ModelState>> places)
+            throws FormatException {
+        Map<String, String> serves = new LinkedHashMap<>();
+        for (Fields d : rows(f, "decisions")) {
+            Option option = Option.ofKey(d.needText("action")).orElse(Option.NATURAL);
+            if (option.kind() == Option.Kind.PRESS) {
+                String key = "+" + option.technique();
+                serves.putIfAbsent(key, d.needText("text"));
+                worth.merge(key, d.needNumber("worth", -1, 1), Math::max);
+                places.computeIfAbsent(key, k -> new ArrayList<>()).add(0, place(d, "place"));
+            }
+        }
+        for (Fields w : rows(f, "weapons")) {
+            serves.putIfAbsent("-" + w.needText("technique"), w.needText("text"));
+        }
+        return serves;
+    }
+
+    private static List<Fields> rows(Fields f, String field) throws FormatException {
+        JsonNode nodes = f.get(field);
+        List<Fields> list = new ArrayList<>();
+        for (int i = 0; nodes != null && i < nodes.size(); i++) {
+            list.add(Fields.of(nodes.get(i), f.path(field) + "/" + i));
+        }
+        return list;
     }
 
     private static boolean ours(Fields f, String field) throws FormatException {
@@ -87,10 +121,14 @@ public record ProposalReader(
     }
 
     private static ModelState place(Fields f) throws FormatException {
+        return place(f, "state");
+    }
+
+    private static ModelState place(Fields f, String field) throws FormatException {
         try {
-            return ModelState.ofKey(f.needText("state"));
+            return ModelState.ofKey(f.needText(field));
         } catch (IllegalArgumentException e) {
-            throw f.error("state", e.getMessage());
+            throw f.error(field, e.getMessage());
         }
     }
 

@@ -99,6 +99,13 @@ class ProposalReaderTest {
         assertThat(p.skills()).isNotEmpty().isSortedAccordingTo((a, b) -> Double.compare(b.worth(), a.worth()));
         assertThat(p.skills()).extracting(Skill::key).doesNotHaveDuplicates();
         assertThat(p.skills()).allMatch(s -> !s.places().isEmpty());
+        assertThat(proposal.decisions().valued()).isNotEmpty();
+        assertThat(p.skills())
+                .filteredOn(s -> s.ours() && !s.serves().isEmpty())
+                .isNotEmpty();
+        assertThat(p.skills())
+                .filteredOn(s -> !s.ours() && !s.serves().isEmpty())
+                .isNotEmpty();
     }
 
     @ParameterizedTest

@@ -5,10 +5,9 @@ import farglass.camp.Preparation;
 import farglass.camp.Skill;
 import farglass.drill.Drill;
 import farglass.drill.Drills;
-import farglass.matchup.advise.Bracket;
 import farglass.matchup.advise.Meeting;
-import farglass.matchup.advise.MeetingSolution;
 import farglass.matchup.advise.MeetingWriter;
+import farglass.matchup.advise.Proposal;
 import farglass.tendency.Evidence;
 import farglass.tendency.Filter;
 import farglass.tendency.LibraryIndex;
@@ -31,19 +30,13 @@ public final class CampService {
     public record Rounds(List<Skill> skills, CardWriter cards, List<Drill> drills) {}
 
     /** Takes about a second. May be called from any thread. */
-    public static Rounds rounds(MeetingSolution solved, LibraryIndex index, MeetingWriter writer) {
-        Meeting.Question q = solved.meeting().question();
-        List<Skill> skills = skills(solved);
+    public static Rounds rounds(Proposal p, LibraryIndex index, MeetingWriter writer) {
+        Meeting.Question q = p.solved().meeting().question();
+        List<Skill> skills = Skill.of(p, writer.decisions(), Preparation.SKILLS);
         Set<String> wanted = new LinkedHashSet<>();
         skills.forEach(s -> wanted.add(s.technique()));
         Evidence them = Evidence.of(index, q.them(), q.filter());
         return new Rounds(skills, new CardWriter(Locale.ENGLISH, writer, them), drills(index, q.them(), wanted));
-    }
-
-    /** What the plan of one match-up depends on, most worth first. */
-    public static List<Skill> skills(MeetingSolution solved) {
-        String them = solved.meeting().question().them();
-        return Skill.of(Bracket.of(List.of(new Bracket.Opponent(them, 1, solved, null))), Preparation.SKILLS);
     }
 
     /** Of the opponent, in any attire; without film of him of whoever there is film of, practice films among them. */

@@ -13,6 +13,7 @@ import farglass.store.WholeFile;
 import farglass.store.json.PlanJson;
 import farglass.time.Dates;
 import farglass.work.words.WorkWords;
+import java.util.Map;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
 
@@ -81,8 +82,12 @@ public final class PlanPublication {
                                 : CornerCard.Paper.A5));
     }
 
-    /** {@code farglass.plan/1}. */
-    public Publication document() {
-        return Publication.file(both(), target -> WholeFile.write(target, PlanJson.write(plan)));
+    /**
+     * {@code farglass.plan/1}.
+     *
+     * @param computed what was worked out for the plan and stands beside it, by field
+     */
+    public Publication document(Map<String, Object> computed) {
+        return Publication.file(both(), target -> WholeFile.write(target, PlanJson.write(plan, computed)));
     }
 }
