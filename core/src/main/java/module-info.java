@@ -25,6 +25,7 @@ module farglass.core {
     exports farglass.match;
     exports farglass.matchup.advise;
     exports farglass.matchup.fit;
+    exports farglass.matchup.gameplan;
     exports farglass.matchup.model;
     exports farglass.matchup.simulate;
     exports farglass.matchup.solve;

@@ -35,8 +35,8 @@ import org.jspecify.annotations.Nullable;
 
 /**
  * The slides of a briefing: what it is about; the opponent, the dangers and the openings out of the report; then, in
- * the order of the plan, the game plan and every fork with the claims it rests on, the claims that no fork uses, conduct
- * and notes.
+ * the order of the plan, the game plan and every fork with the claims it rests on, the claims that no fork uses,
+ * conduct and notes.
  */
 public final class Briefing {
     /** Moments shown of one slide. */

@@ -1,7 +1,7 @@
 package farglass.print;
 
+import farglass.matchup.gameplan.PhaseFigure;
 import farglass.matchup.gameplan.PhaseFigure.Box;
-import farglass.matchup.gameplan.PhaseFigure.Key;
 import farglass.matchup.gameplan.PhaseFigure.Phase;
 import farglass.matchup.gameplan.PhaseFigure.Whose;
 import farglass.matchup.gameplan.PhaseLayout;
@@ -29,7 +29,7 @@ final class PhaseDrawing {
     private final PhaseText text;
     private final double width;
     private final PhaseLayout layout;
-    private final Map<Key, Words> words = new HashMap<>();
+    private final Map<PhaseFigure.Key, Words> words = new HashMap<>();
 
     private record Words(List<String> name, List<String> note) {
         double height() {

@@ -36,10 +36,6 @@ public record OpeningChoice(
         List<TagRef> tags) {
     private static final List<String> FAMILIES = List.of("guard-pull", "takedown");
 
-    public OpeningChoice {
-        tags = List.copyOf(tags);
-    }
-
     /** As best known, what is worth 0.3 points or more; takes some tenths of a second. */
     public static Optional<OpeningChoice> of(MeetingSolution solved) {
         return choose(solved.meeting(), new double[][] {wins(solved.meeting(), usual(solved.meeting()))}, false);
@@ -51,9 +47,9 @@ public record OpeningChoice(
      * @param seed every draw has a stream of its own, the same as those of {@link Decisions}
      * @param progress 0..1
      * @param stop asked between draws
-     * @return null when it was stopped
+     * @return empty when it was stopped, too
      */
-    static @Nullable Optional<OpeningChoice> drawn(
+    static Optional<OpeningChoice> drawn(
             MeetingSolution solved, long seed, DoubleConsumer progress, BooleanSupplier stop) {
         AtomicInteger done = new AtomicInteger();
         double[][] wins = new double[Decisions.DRAWS][];
@@ -63,7 +59,7 @@ public record OpeningChoice(
                 progress.accept(done.incrementAndGet() / (double) wins.length);
             }
         });
-        return stop.getAsBoolean() ? null : choose(solved.meeting(), wins, true);
+        return stop.getAsBoolean() ? Optional.empty() : choose(solved.meeting(), wins, true);
     }
 
     /** @param wins of each draw: with everything, then without each family */

@@ -163,9 +163,6 @@ public record Proposal(
         }
         Optional<OpeningChoice> opening =
                 OpeningChoice.drawn(solved, seed, x -> progress.accept(DECIDING_SHARE + OPENING_SHARE * x), stop);
-        if (opening == null) {
-            return null;
-        }
         double before = DECIDING_SHARE + OPENING_SHARE;
         Uncertainty u = Uncertainty.of(solved.meeting(), seed, x -> progress.accept(before + (1 - before) * x), stop);
         return u == null ? null : of(solved, u, decisions, opening);

@@ -1,7 +1,6 @@
 package farglass.matchup.gameplan;
 
 import farglass.matchup.gameplan.PhaseFigure.Box;
-import farglass.matchup.gameplan.PhaseFigure.Key;
 import farglass.matchup.gameplan.PhaseFigure.Link;
 import farglass.matchup.gameplan.PhaseFigure.Phase;
 import farglass.matchup.gameplan.PhaseFigure.Whose;
@@ -34,9 +33,9 @@ final class PhaseCount implements Simulator.Follower {
     /** Of all matches, what a box or a way between two must show to be drawn. */
     private static final double LEAST = 0.02;
 
-    private final Map<Key, Tally> tallies = new LinkedHashMap<>();
-    private final Map<List<Key>, Integer> ways = new LinkedHashMap<>();
-    private final Map<Phase, Key> now = new EnumMap<>(Phase.class);
+    private final Map<PhaseFigure.Key, Tally> tallies = new LinkedHashMap<>();
+    private final Map<List<PhaseFigure.Key>, Integer> ways = new LinkedHashMap<>();
+    private final Map<Phase, PhaseFigure.Key> now = new EnumMap<>(Phase.class);
     private @Nullable ModelState contact;
 
     /** What is known of a box so far. */
@@ -48,7 +47,7 @@ final class PhaseCount implements Simulator.Follower {
         private final Map<ModelState, Integer> then = new HashMap<>();
         private final Set<Exit> by = new LinkedHashSet<>();
 
-        Box box(Key key, int all) {
+        Box box(PhaseFigure.Key key, int all) {
             Set<TagRef> tags = new LinkedHashSet<>();
             by.forEach(e -> tags.addAll(e.basis().tags()));
             return new Box(
@@ -75,7 +74,8 @@ final class PhaseCount implements Simulator.Follower {
             }
             contact = place;
             note(Phase.START, key(Phase.START, by, by.family()), by, place, minutes, lead);
-            Key where = new Key(Phase.CONTACT, place.standing() > 0 ? Whose.OURS : Whose.THEIRS, place.key());
+            PhaseFigure.Key where =
+                    new PhaseFigure.Key(Phase.CONTACT, place.standing() > 0 ? Whose.OURS : Whose.THEIRS, place.key());
             note(Phase.CONTACT, where, by, place, minutes, lead);
         } else if (!now.containsKey(Phase.ANSWER) && !place.equals(contact)) {
             answered(by, place, minutes, lead);
@@ -83,17 +83,18 @@ final class PhaseCount implements Simulator.Follower {
     }
 
     private void answered(Exit by, @Nullable ModelState place, double minutes, int lead) {
-        Key key = key(Phase.ANSWER, by, Objects.requireNonNullElse(by.technique(), ""));
+        PhaseFigure.Key key = key(Phase.ANSWER, by, Objects.requireNonNullElse(by.technique(), ""));
         note(Phase.ANSWER, key, by, place, minutes, lead);
     }
 
-    private static Key key(Phase phase, Exit by, String what) {
+    private static PhaseFigure.Key key(Phase phase, Exit by, String what) {
         return by.technique() == null
-                ? new Key(phase, Whose.NOBODY, "")
-                : new Key(phase, by.ours() ? Whose.OURS : Whose.THEIRS, what);
+                ? new PhaseFigure.Key(phase, Whose.NOBODY, "")
+                : new PhaseFigure.Key(phase, by.ours() ? Whose.OURS : Whose.THEIRS, what);
     }
 
-    private void note(Phase phase, Key key, @Nullable Exit by, @Nullable ModelState then, double minutes, int lead) {
+    private void note(
+            Phase phase, PhaseFigure.Key key, @Nullable Exit by, @Nullable ModelState then, double minutes, int lead) {
         Tally t = tallies.computeIfAbsent(key, k -> new Tally());
         t.matches++;
         t.minutes += minutes;
@@ -113,15 +114,16 @@ final class PhaseCount implements Simulator.Follower {
             answered(by, null, minutes, lead);
         }
         Whose won = how == Ending.DRAW ? Whose.NOBODY : how.value() > 0 ? Whose.OURS : Whose.THEIRS;
-        Key key = new Key(Phase.FINISH, won, "");
+        PhaseFigure.Key key = new PhaseFigure.Key(Phase.FINISH, won, "");
         note(Phase.FINISH, key, by, null, minutes, lead);
         Objects.requireNonNull(tallies.get(key)).submissions += by == null ? 0 : 1;
-        for (int i = 1; i < Phase.values().length; i++) {
-            Key from = now.get(Phase.values()[i - 1]);
-            Key to = now.get(Phase.values()[i]);
+        PhaseFigure.Key from = null;
+        for (Phase p : Phase.values()) {
+            PhaseFigure.Key to = now.get(p);
             if (from != null && to != null) {
                 ways.merge(List.of(from, to), 1, Integer::sum);
             }
+            from = to;
         }
         now.clear();
         contact = null;
@@ -145,7 +147,7 @@ final class PhaseCount implements Simulator.Follower {
             kept.sort(Comparator.comparing(b -> b.key().whose()));
             boxes.addAll(kept);
         }
-        Set<Key> drawn = new LinkedHashSet<>();
+        Set<PhaseFigure.Key> drawn = new LinkedHashSet<>();
         boxes.forEach(b -> drawn.add(b.key()));
         List<Link> links = ways.entrySet().stream()
                 .filter(e -> drawn.containsAll(e.getKey()) && e.getValue() >= LEAST * all)

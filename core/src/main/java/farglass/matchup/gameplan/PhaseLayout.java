@@ -1,7 +1,6 @@
 package farglass.matchup.gameplan;
 
 import farglass.matchup.gameplan.PhaseFigure.Box;
-import farglass.matchup.gameplan.PhaseFigure.Key;
 import farglass.matchup.gameplan.PhaseFigure.Link;
 import farglass.matchup.gameplan.PhaseFigure.Phase;
 import java.util.ArrayList;
@@ -21,7 +20,7 @@ import java.util.function.ToDoubleFunction;
  * @param bands of links, in their order
  * @param height of the whole
  */
-public record PhaseLayout(Map<Key, Spot> spots, List<Band> bands, double width, double height) {
+public record PhaseLayout(Map<PhaseFigure.Key, Spot> spots, List<Band> bands, double width, double height) {
     /** Of the width, what lies between two columns. */
     private static final double GAP = 0.055;
     /** Of a box's edge, what ways take at most. */
@@ -64,24 +63,21 @@ public record PhaseLayout(Map<Key, Spot> spots, List<Band> bands, double width, 
         }
         double height = heights.values().stream().mapToDouble(h -> h).max().orElse(0);
         double wide = boxWidth(width);
-        Map<Key, Spot> spots = new LinkedHashMap<>();
+        Map<PhaseFigure.Key, Spot> spots = new LinkedHashMap<>();
+        double x = 0;
         for (Phase p : Phase.values()) {
             double y = (height - heights.getOrDefault(p, 0.0)) / 2;
             for (Box b : figure.boxes(p)) {
                 double h = high.applyAsDouble(b);
-                spots.put(b.key(), new Spot(p.ordinal() * wide * (1 + gap(wide, width)), y, wide, h));
+                spots.put(b.key(), new Spot(x, y, wide, h));
                 y += h + between;
             }
+            x += wide + GAP * width;
         }
         return new PhaseLayout(spots, bands(figure, spots, width), width, height);
     }
 
-    /** Between two columns, in widths of a box. */
-    private static double gap(double wide, double width) {
-        return GAP * width / wide;
-    }
-
-    private static List<Band> bands(PhaseFigure figure, Map<Key, Spot> spots, double width) {
+    private static List<Band> bands(PhaseFigure figure, Map<PhaseFigure.Key, Spot> spots, double width) {
         double scale = WIDEST * width;
         for (Box b : figure.boxes()) {
             scale = Math.min(scale, EDGE * spot(spots, b.key()).h() / b.share());
@@ -98,17 +94,18 @@ public record PhaseLayout(Map<Key, Spot> spots, List<Band> bands, double width, 
         return bands;
     }
 
-    private static Spot spot(Map<Key, Spot> spots, Key key) {
+    private static Spot spot(Map<PhaseFigure.Key, Spot> spots, PhaseFigure.Key key) {
         return Objects.requireNonNull(spots.get(key));
     }
 
     /** An end of a link. */
     private interface End {
-        Key of(Link l);
+        PhaseFigure.Key of(Link l);
     }
 
     /** Where links touch the edges of their boxes, side by side in the order of where they come from or go to. */
-    private static double[] ends(PhaseFigure figure, Map<Key, Spot> spots, double scale, End here, End there) {
+    private static double[] ends(
+            PhaseFigure figure, Map<PhaseFigure.Key, Spot> spots, double scale, End here, End there) {
         double[] y = new double[figure.links().size()];
         for (Box b : figure.boxes()) {
             List<Integer> mine = new ArrayList<>();

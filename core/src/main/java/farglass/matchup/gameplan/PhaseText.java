@@ -1,7 +1,6 @@
 package farglass.matchup.gameplan;
 
 import farglass.matchup.gameplan.PhaseFigure.Box;
-import farglass.matchup.gameplan.PhaseFigure.Key;
 import farglass.matchup.gameplan.PhaseFigure.Phase;
 import java.util.Map;
 
@@ -14,7 +13,11 @@ import java.util.Map;
  * @param legend what is drawn and what is not
  */
 public record PhaseText(
-        PhaseFigure figure, Map<Phase, String> phases, Map<Key, String> names, Map<Key, String> notes, String legend) {
+        PhaseFigure figure,
+        Map<Phase, String> phases,
+        Map<PhaseFigure.Key, String> names,
+        Map<PhaseFigure.Key, String> notes,
+        String legend) {
     public PhaseText {
         phases = Map.copyOf(phases);
         names = Map.copyOf(names);

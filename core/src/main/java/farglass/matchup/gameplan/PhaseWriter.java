@@ -5,7 +5,6 @@ import farglass.lexicon.Lexicon;
 import farglass.matchup.advise.DecisionWriter;
 import farglass.matchup.advise.Wording;
 import farglass.matchup.gameplan.PhaseFigure.Box;
-import farglass.matchup.gameplan.PhaseFigure.Key;
 import farglass.matchup.gameplan.PhaseFigure.Phase;
 import farglass.matchup.gameplan.PhaseFigure.Whose;
 import farglass.matchup.model.ModelState;
@@ -37,8 +36,8 @@ public final class PhaseWriter {
     /** The figure with its words. */
     public PhaseText text(PhaseFigure f) {
         Map<Phase, String> phases = new EnumMap<>(Phase.class);
-        Map<Key, String> names = new HashMap<>();
-        Map<Key, String> notes = new HashMap<>();
+        Map<PhaseFigure.Key, String> names = new HashMap<>();
+        Map<PhaseFigure.Key, String> notes = new HashMap<>();
         for (Phase p : Phase.values()) {
             phases.put(p, words.say("phase." + p));
         }

@@ -2,8 +2,8 @@ package farglass.desk.plan;
 
 import farglass.desk.shell.Look;
 import farglass.desk.shell.Ui;
+import farglass.matchup.gameplan.PhaseFigure;
 import farglass.matchup.gameplan.PhaseFigure.Box;
-import farglass.matchup.gameplan.PhaseFigure.Key;
 import farglass.matchup.gameplan.PhaseFigure.Phase;
 import farglass.matchup.gameplan.PhaseFigure.Whose;
 import farglass.matchup.gameplan.PhaseLayout;
@@ -31,7 +31,7 @@ final class PhaseView extends Pane {
     private static final double PALE = 0.3;
 
     private final Consumer<Box> opened;
-    private final Map<Key, Button> buttons = new HashMap<>();
+    private final Map<PhaseFigure.Key, Button> buttons = new HashMap<>();
     private final List<Label> heads = new ArrayList<>();
     private final Label legend = Ui.prose("", "soft");
     private final Pane ways = new Pane();
@@ -75,7 +75,7 @@ final class PhaseView extends Pane {
         face.setMaxWidth(Double.MAX_VALUE);
         face.setMouseTransparent(true);
         button.setGraphic(face);
-        button.setId("phase-" + b.key().phase().ordinal() + "-"
+        button.setId("phase-" + List.of(Phase.values()).indexOf(b.key().phase()) + "-"
                 + text.figure().boxes(b.key().phase()).indexOf(b));
         button.setAccessibleText(text.name(b) + ". " + text.note(b));
         button.getStyleClass().addAll("fork", style(b.key().whose()));
@@ -84,7 +84,7 @@ final class PhaseView extends Pane {
     }
 
     /** Marks a box as the one that is opened; null for none. */
-    void choose(Key key) {
+    void choose(PhaseFigure.Key key) {
         buttons.forEach((k, b) -> {
             b.getStyleClass().remove("chosen");
             if (k.equals(key)) {
