@@ -19,6 +19,7 @@ module farglass.core {
     exports farglass.check;
     exports farglass.conduct;
     exports farglass.debrief;
+    exports farglass.draft;
     exports farglass.drill;
     exports farglass.intake;
     exports farglass.lexicon;
@@ -29,6 +30,7 @@ module farglass.core {
     exports farglass.matchup.model;
     exports farglass.matchup.simulate;
     exports farglass.matchup.solve;
+    exports farglass.narration;
     exports farglass.phrase;
     exports farglass.plan;
     exports farglass.profile;

@@ -4,6 +4,7 @@ import farglass.bench.clip.ClipBench;
 import farglass.bench.fault.FrameFaults;
 import farglass.bench.fault.InputFaults;
 import farglass.bench.fault.KillFaults;
+import farglass.bench.speech.NarrationBench;
 import farglass.bench.truth.ChainsBench;
 import farglass.bench.truth.CoverageBench;
 import farglass.bench.truth.PlanBench;
@@ -63,6 +64,10 @@ public final class BenchMain {
         if (List.of("CoverageBench", "ChainsBench", "WinChanceBench", "PlanBench", "ReportBench")
                 .contains(chosen)) {
             truth(chosen, args.length > 1 ? Integer.parseInt(args[1]) : USUAL_WORLDS);
+            System.exit(0);
+        }
+        if (chosen.equals("NarrationBench")) {
+            NarrationBench.start(args.length > 1 ? args[1] : "", args.length > 2 && args[2].equals("misses"));
             System.exit(0);
         }
         if (chosen.equals("ClipBench")) {

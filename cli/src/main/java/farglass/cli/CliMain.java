@@ -30,6 +30,7 @@ import picocli.CommandLine.TypeConversionException;
             ScoreCommand.class,
             CheckCommand.class,
             AgreeCommand.class,
+            DraftCommand.class,
             CampCommand.class,
             DebriefCommand.class,
             ImportCommand.class,

@@ -44,6 +44,8 @@ final class CommandFactory implements CommandLine.IFactory {
             made = new ScoreCommand(output);
         } else if (type == CheckCommand.class) {
             made = new CheckCommand(output);
+        } else if (type == DraftCommand.class) {
+            made = new DraftCommand(output);
         } else if (type == AgreeCommand.class) {
             made = new AgreeCommand(output);
         } else if (type == CampCommand.class) {

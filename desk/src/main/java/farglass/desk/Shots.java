@@ -37,6 +37,9 @@ final class Shots {
     private final Shell shell;
     private final Scene scene;
     private final Path folder;
+    /** Pauses that a page is waited for. */
+    private static final int PATIENCE = 200;
+
     private final Deque<Runnable> steps = new ArrayDeque<>();
 
     Shots(Desk desk, Shell shell, Scene scene, Path folder) {
@@ -90,6 +93,9 @@ final class Shots {
         }
         steps.add(() -> picture("matchup"));
         steps.add(() -> shell.go(5));
+        chip("#plan-page-proposed", null);
+        until("#phase-1-0");
+        chip("#plan-page-decisions", "gameplan");
         chip("#plan-page-proposed", "plan");
         chip("#plan-page-grid", "grid");
         chip("#plan-page-conduct", "conduct");
@@ -153,7 +159,20 @@ final class Shots {
     private void chip(String id, String picture) {
         steps.add(() -> ((ToggleButton) scene.lookup(id)).fire());
         steps.add(() -> {});
-        steps.add(() -> picture(picture));
+        if (picture != null) {
+            steps.add(() -> picture(picture));
+        }
+    }
+
+    /** Waits until something stands there, or as long as it is worth. */
+    private void until(String selector) {
+        steps.add(() -> until(selector, PATIENCE));
+    }
+
+    private void until(String selector, int more) {
+        if (more > 0 && scene.lookup(selector) == null) {
+            steps.addFirst(() -> until(selector, more - 1));
+        }
     }
 
     private void layPlan() {

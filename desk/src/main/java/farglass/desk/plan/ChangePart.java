@@ -67,9 +67,9 @@ final class ChangePart extends VBox {
         HBox row = new HBox(8, Ui.grow(Ui.prose(Words.of("plan.change.what", name), "pinned-sentence")), dial, factor);
         row.setAlignment(Pos.CENTER_LEFT);
         HBox shown = new HBox(6);
-        play(shown, play, "all", change.all());
-        play(shown, play, "behind", change.behind());
-        play(shown, play, "rematch", change.rematch());
+        play(shown, play, "plan.change.all", change.all());
+        play(shown, play, "plan.change.behind", change.behind());
+        play(shown, play, "plan.change.rematch", change.rematch());
         factor.setMinWidth(USE_PREF_SIZE);
         getChildren().addAll(row, shown, wins, breaks, instead);
         dial.valueProperty().addListener((o, was, is) -> ask());
@@ -83,7 +83,7 @@ final class ChangePart extends VBox {
     }
 
     private static void play(HBox into, Consumer<List<TagRef>> play, String which, List<TagRef> tags) {
-        Button button = Ui.button(Words.of("plan.change." + which, tags.size()), () -> play.accept(tags), "quiet");
+        Button button = Ui.button(Words.of(which, tags.size()), () -> play.accept(tags), "quiet");
         button.setDisable(tags.isEmpty());
         button.setMinWidth(USE_PREF_SIZE);
         into.getChildren().add(button);

@@ -68,6 +68,7 @@ class WordsTest {
                             "kind.",
                             "award.",
                             "penalty.",
+                            "season.kind.",
                             "read.kind.",
                             "severity.",
                             "check.verdict.",

@@ -1,0 +1,434 @@
+package farglass.narration;
+
+import farglass.lexicon.Lexicon;
+import farglass.lexicon.Position;
+import farglass.lexicon.Technique;
+import farglass.match.CallKind;
+import farglass.match.Corner;
+import farglass.match.MatchAthlete;
+import farglass.match.Outcome;
+import farglass.match.RemarkKind;
+import farglass.match.Side;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Set;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * Reads what somebody said over a match, by grammar and lexicon: attempts with who, side and outcome, places, calls,
+ * and what is thought of it all. What is taught, wished, foretold, shown again or told of other matches is no attempt.
+ */
+public final class NarrationReader {
+    /** The same said again so soon is the same. */
+    private static final long SAME_MS = 14_000;
+    /** What is shown again is over after this, if nobody says so before. */
+    private static final long AGAIN_MS = 45_000;
+    /** Words before an action in which it is denied. */
+    private static final int DENIED = 3;
+    /** Words before an action in which somebody teaches. */
+    private static final int LESSON = 16;
+    /** Words between what is done and by what means. */
+    private static final int WITHIN = 7;
+    /** Letters behind an action after which it is foretold. */
+    private static final int FORETOLD = 12;
+    /** Words behind an action that may say what became of it. */
+    private static final int AFTER = 16;
+
+    /** What is shown again was seen so long before at most. */
+    private static final long SEEN_MS = 120_000;
+
+    private static final Set<String> NO_ATTEMPTS = Set.of("grip", "feint");
+    private static final double SURE = 0.85;
+    private static final double MISHEARD = 0.15;
+    private static final double NOBODY = 0.2;
+    private static final double UNNAMED = 0.08;
+    private static final double FAMILY_ONLY = 0.1;
+
+    private static final Set<String> LEFT = Set.of("left", "lefthand");
+    private static final Set<String> RIGHT = Set.of("right", "righthand");
+    private static final Set<String> MORE = Set.of("again", "another", "second", "third", "reattacks", "back");
+    private static final Map<String, Integer> NUMBERS = Map.of("two", 2, "three", 3, "four", 4, "2", 2, "3", 3, "4", 4);
+    private static final List<String> OUTCOMES = List.of("near", "countered", "stuffed", "abandoned", "completed");
+
+    private final Lexicon lexicon;
+    private final TermFinder terms;
+    private final SpokenForms forms = new SpokenForms();
+    private final SpeechWords patterns;
+
+    /** @param locale of what is said; English is the only one known */
+    public NarrationReader(Lexicon lexicon, Locale locale) {
+        this.lexicon = lexicon;
+        this.terms = new TermFinder(lexicon);
+        this.patterns = new SpeechWords(locale);
+    }
+
+    /**
+     * What a narration of a match says, in its order.
+     *
+     * @param a, b the two, by whose names, markers and colours they are told apart
+     */
+    public List<Find> read(List<Cue> cues, MatchAthlete a, MatchAthlete b) {
+        return new Reading(Speech.words(cues), new People(a, b)).all();
+    }
+
+    /** Something that was named, whatever it is. */
+    private record Said(String code, boolean family, int from, int to, boolean exact, boolean verb) {}
+
+    /** One narration. */
+    private final class Reading {
+        private final List<Word> words;
+        private final Clauses clauses;
+        private final Subjects subjects;
+        private final List<Find> finds = new ArrayList<>();
+        /** Film time from which on something is shown again; below 0 for the match itself. */
+        private long again = -1;
+
+        Reading(List<Word> words, People people) {
+            this.words = words;
+            this.clauses = new Clauses(words, people);
+            this.subjects = new Subjects(words, people, patterns);
+        }
+
+        List<Find> all() {
+            int i = 0;
+            while (i < words.size()) {
+                int end = clauses.end(i, 2);
+                sentence(i, end);
+                subjects.heard(i, end);
+                i = end;
+            }
+            finds.sort(Comparator.comparingLong(Find::saidMs));
+            return List.copyOf(finds);
+        }
+
+        private void sentence(int begin, int end) {
+            String text = clauses.bare(begin, end);
+            long ms = words.get(begin).ms();
+            if (again >= 0 && (ms - again > AGAIN_MS || patterns.has("live", text))) {
+                again = -1;
+            }
+            boolean shown = again >= 0 || patterns.has("again", text);
+            remark(begin, end, text);
+            // what was not seen before cannot be shown again
+            boolean fresh = again >= 0
+                    && !patterns.has("again", text)
+                    && said(begin, end).stream().noneMatch(s -> seen(s, ms))
+                    && !said(begin, end).isEmpty();
+            if (fresh) {
+                again = -1;
+            }
+            if (shown && !fresh) {
+                again = again < 0 ? ms : again;
+            } else {
+                said(begin, end).forEach(s -> act(s, begin, end));
+                places(begin, end);
+                calls(begin, end, text);
+            }
+        }
+
+        private boolean seen(Said s, long ms) {
+            return finds.stream()
+                    .anyMatch(f -> f instanceof Find.Act a
+                            && ms - a.saidMs() <= SEEN_MS
+                            && (a.technique().equals(s.code())
+                                    || (s.family() && a.family().equals(s.code()))
+                                    || (!s.family()
+                                            && a.family().equals(lexicon.familyOf(s.code()))
+                                            && a.technique().equals(a.family()))));
+        }
+
+        /** Every action that a sentence names, in its order. */
+        private List<Said> said(int begin, int end) {
+            List<Said> all = new ArrayList<>();
+            for (SpokenForms.Found f : forms.in(words, begin, end)) {
+                String code = f.family() ? f.code().substring(0, f.code().length() - 1) : f.code();
+                all.add(new Said(code, f.family(), f.from(), f.to(), true, true));
+            }
+            for (Mention m : terms.in(words, begin, end)) {
+                boolean grip = m.to() + 1 < words.size()
+                        && Set.of("grip", "grips")
+                                .contains(words.get(m.to() + 1).bare());
+                if (m.term() instanceof Technique t && !grip && !NO_ATTEMPTS.contains(t.family())) {
+                    boolean within =
+                            all.stream().anyMatch(s -> s.from() <= m.to() && m.from() <= s.to() && !s.family());
+                    all.removeIf(s -> s.family() && s.from() <= m.to() && m.from() <= s.to());
+                    if (!within) {
+                        all.add(new Said(t.code(), false, m.from(), m.to(), m.exact(), false));
+                    }
+                }
+            }
+            all.sort(Comparator.comparingInt(Said::from));
+            return closer(all);
+        }
+
+        /** "takes her down with a foot sweep" is one action: the name counts, done as the verb says. */
+        private List<Said> closer(List<Said> all) {
+            List<Said> kept = new ArrayList<>();
+            for (int i = 0; i < all.size(); i++) {
+                Said s = all.get(i);
+                Said next = i + 1 < all.size() ? all.get(i + 1) : null;
+                boolean one = next != null
+                        && s.family()
+                        && !next.family()
+                        && s.code().equals(lexicon.familyOf(next.code()))
+                        && next.from() - s.to() <= WITHIN
+                        && patterns.has("means", clauses.bare(s.to() + 1, next.from()));
+                if (one && next != null) {
+                    kept.add(new Said(next.code(), false, s.from(), next.to(), next.exact(), true));
+                    i++;
+                } else {
+                    kept.add(s);
+                }
+            }
+            return kept;
+        }
+
+        private void act(Said s, int begin, int end) {
+            int from = clauses.begin(s.from(), 1);
+            int to = clauses.end(s.to(), 1);
+            String near = clauses.bare(from, s.from());
+            String clause = clauses.bare(from, to);
+            if (none(s, begin, near, clause, clauses.bare(begin, end))) {
+                return;
+            }
+            String family = s.family() ? s.code() : lexicon.familyOf(s.code());
+            Subjects.Subject who = subjects.of(begin, s.from(), s.to(), to, family, clauses);
+            Outcome outcome = outcome(s, who.who(), near, end);
+            double confidence = SURE
+                    - (s.exact() ? 0 : MISHEARD)
+                    - (who.who() == null ? NOBODY : who.named() ? 0 : UNNAMED)
+                    - (s.family() ? FAMILY_ONLY : 0);
+            Find.Act act = new Find.Act(
+                    words.get(s.from()).ms(),
+                    who.who(),
+                    s.code(),
+                    family,
+                    side(s, from, Math.min(end, Math.max(to, s.to() + 3))),
+                    outcome,
+                    confidence,
+                    clauses.said(begin, end));
+            boolean another = words.subList(from, s.from()).stream().anyMatch(w -> MORE.contains(w.bare()))
+                    || (s.to() + 1 < to && words.get(s.to() + 1).bare().equals("again"));
+            add(act, another, s.from() > 0 && words.get(s.from() - 1).bare().equals("the"));
+        }
+
+        /** Whether something that is named did not happen now. */
+        private boolean none(Said s, int begin, String near, String clause, String sentence) {
+            int far = clauses.written() ? begin : Math.max(begin, s.from() - LESSON);
+            int named = far;
+            // whoever is named again is no longer taught about
+            for (int i = far; i < s.from(); i++) {
+                named = subjects.first(i, i + 1) != null ? i : named;
+            }
+            String key = subjects.spokenTo() ? "lesson" : "teaching";
+            boolean taught = patterns.has(key, clauses.bare(subjects.spokenTo() ? far : named, s.from()));
+            String close = clauses.bare(Math.max(clauses.begin(s.from(), 1), s.from() - DENIED), s.from());
+            boolean denied = patterns.has("negation", close) && !patterns.has("stuffed", near);
+            return taught
+                    || denied
+                    || patterns.has("hypothetical", near)
+                    || patterns.has("elsewhere", sentence)
+                    || patterns.has("future", near)
+                    || patterns.first("future", clause) > near.length() + FORETOLD;
+        }
+
+        /** What is said to have become of it, in the clauses behind it before something else is named. */
+        private @Nullable Outcome outcome(Said s, @Nullable Corner by, String near, int end) {
+            int stop = Math.min(words.size(), s.to() + 1 + AFTER);
+            for (Said o : said(s.to() + 1, stop)) {
+                stop = Math.min(stop, clauses.begin(o.from(), 1) > s.to() ? clauses.begin(o.from(), 1) : o.from());
+            }
+            int at = s.to() + 1;
+            while (at < stop) {
+                int to = Math.min(stop, clauses.end(at, 1));
+                String clause = clauses.bare(at, to);
+                Corner subject = subjects.first(at, to);
+                Outcome said = said(clause);
+                if (patterns.has("taps", clause)) {
+                    return Outcome.COMPLETED;
+                }
+                if (subject != null && by != null && subject != by) {
+                    // what the other gets free of is what this one did not get done
+                    if (patterns.has("frees", clause) || (said != null && said != Outcome.COMPLETED)) {
+                        return said == Outcome.NEAR ? Outcome.NEAR : Outcome.STUFFED;
+                    }
+                } else if (at >= end && said == Outcome.COMPLETED && !patterns.has("confirmed", clause)) {
+                    // another sentence must say so more plainly
+                    said = null;
+                } else if (said != null && !(said == Outcome.COMPLETED && patterns.has("near", near))) {
+                    return said;
+                }
+                at = to;
+            }
+            if (patterns.has("near", near)) {
+                return Outcome.NEAR;
+            }
+            if (patterns.has("stuffed", near) || patterns.has("defends", near)) {
+                return Outcome.STUFFED;
+            }
+            boolean done = s.verb() || patterns.has("completed", near);
+            return done && !patterns.has("tried", near) ? Outcome.COMPLETED : null;
+        }
+
+        private @Nullable Outcome said(String clause) {
+            for (String key : OUTCOMES) {
+                if (patterns.has(key, clause) && !(key.equals("completed") && patterns.has("negation", clause))) {
+                    return Outcome.valueOf(key.toUpperCase(Locale.ROOT));
+                }
+            }
+            return null;
+        }
+
+        /** "left" and "right" beside what is done, unless it is a hand, a foot or a moment: "right now". */
+        private @Nullable Side side(Said s, int from, int to) {
+            for (int away = 1; away <= AFTER / 2; away++) {
+                for (int i : new int[] {s.to() + away, s.from() - away}) {
+                    if (i >= from && i < to) {
+                        String next = i + 1 < to ? words.get(i + 1).bare() : "";
+                        boolean sided = i > s.to()
+                                ? away == 1
+                                        || words.get(i - 1).pause() != Word.Pause.NONE
+                                        || Set.of(
+                                                        "to",
+                                                        "the",
+                                                        "her",
+                                                        "his",
+                                                        "on",
+                                                        "again",
+                                                        "your",
+                                                        "side",
+                                                        "going",
+                                                        "towards",
+                                                        "opposite")
+                                                .contains(words.get(i - 1).bare())
+                                : !Set.of(
+                                                "now", "there", "here", "away", "back", "into", "through", "to", "over",
+                                                "past")
+                                        .contains(next);
+                        boolean limb = Set.of("hand", "arm", "foot", "leg", "knee", "hip", "shoulder", "grip", "elbow")
+                                .contains(next);
+                        String w = words.get(i).bare();
+                        // notes have a letter
+                        w = words.get(i).said().matches("[LR][,.;)]?") ? w.equals("l") ? "left" : "right" : w;
+                        if (sided && !limb && LEFT.contains(w)) {
+                            return Side.LEFT;
+                        } else if (sided && !limb && RIGHT.contains(w)) {
+                            return Side.RIGHT;
+                        }
+                    }
+                }
+            }
+            return null;
+        }
+
+        /** The same said again soon adds what was not known. */
+        private void add(Find.Act a, boolean another, boolean known) {
+            for (int i = finds.size() - 1; i >= 0 && !another; i--) {
+                if (finds.get(i) instanceof Find.Act b && a.saidMs() - b.saidMs() <= SAME_MS && same(a, b, known)) {
+                    boolean closer =
+                            b.technique().equals(b.family()) && !a.technique().equals(a.family());
+                    finds.set(
+                            i,
+                            new Find.Act(
+                                    b.saidMs(),
+                                    b.by() == null ? a.by() : b.by(),
+                                    closer ? a.technique() : b.technique(),
+                                    b.family(),
+                                    b.side() == null ? a.side() : b.side(),
+                                    a.outcome() == null ? b.outcome() : a.outcome(),
+                                    Math.max(a.confidence(), b.confidence()),
+                                    b.sentence()));
+                    return;
+                }
+            }
+            finds.add(a);
+        }
+
+        /** @param known whether it is spoken of as something that was named already */
+        private static boolean same(Find.Act a, Find.Act b, boolean known) {
+            boolean who = (known && a.technique().equals(b.technique()))
+                    || a.by() == null
+                    || b.by() == null
+                    || a.by() == b.by();
+            boolean what = a.technique().equals(b.technique())
+                    || (a.family().equals(b.family())
+                            && (a.technique().equals(a.family())
+                                    || b.technique().equals(b.family())));
+            return who && what;
+        }
+
+        private void places(int begin, int end) {
+            for (Mention m : terms.in(words, begin, end)) {
+                String before = clauses.bare(clauses.begin(m.from(), 1), m.from());
+                boolean from = m.from() > begin
+                        && Set.of("from", "of", "out", "past")
+                                .contains(words.get(m.from() - 1).bare());
+                boolean acts = said(begin, end).stream().anyMatch(s -> s.from() <= m.to() && m.from() <= s.to());
+                boolean told = patterns.has("teaching", clauses.bare(begin, m.from()))
+                        || patterns.has("hypothetical", before)
+                        || patterns.has("future", before)
+                        || patterns.has("elsewhere", clauses.bare(begin, end))
+                        || patterns.has("negation", before)
+                        || patterns.has("tried", before);
+                if (m.term() instanceof Position p && !from && !acts && !told) {
+                    Subjects.Subject who = subjects.of(begin, m.from(), m.to(), clauses.end(m.to(), 1), "", clauses);
+                    double confidence =
+                            SURE - (m.exact() ? 0 : MISHEARD) - (who.who() == null ? NOBODY : UNNAMED) - FAMILY_ONLY;
+                    finds.add(new Find.Place(
+                            words.get(m.from()).ms(), who.who(), p.code(), confidence, clauses.said(begin, end)));
+                }
+            }
+        }
+
+        private void calls(int begin, int end, String text) {
+            if (patterns.has("teaching", text)
+                    || patterns.has("hypothetical", text)
+                    || patterns.has("elsewhere", text)) {
+                return;
+            }
+            String said = clauses.said(begin, end);
+            long ms = words.get(begin).ms();
+            Corner who = awarded(begin, end);
+            String number = patterns.group("points", text);
+            if (!number.isEmpty()) {
+                finds.add(new Find.Call(ms, CallKind.POINTS, who, NUMBERS.get(number), SURE - MISHEARD, said));
+            } else if (patterns.has("penalty", text)) {
+                finds.add(new Find.Call(ms, CallKind.PENALTY, who, null, SURE - MISHEARD, said));
+            } else if (patterns.has("advantage", text) && !patterns.has("negation", text)) {
+                finds.add(new Find.Call(ms, CallKind.ADVANTAGE, who, null, SURE - MISHEARD, said));
+            }
+            if (patterns.has("stop", text)) {
+                finds.add(new Find.Stop(ms, SURE - MISHEARD, said));
+            }
+        }
+
+        /** Who is named in a sentence about a call; else who was spoken of last. */
+        private @Nullable Corner awarded(int begin, int end) {
+            Corner named = subjects.named(begin, end, Set.of("for", "to", "against"));
+            return named == null ? subjects.last() : named;
+        }
+
+        private void remark(int begin, int end, String text) {
+            RemarkKind kind = patterns.has("error", text) || patterns.has("hypothetical", text)
+                    ? RemarkKind.ERROR
+                    : patterns.has("preference", text)
+                            ? RemarkKind.PREFERENCE
+                            : patterns.has("trigger", text)
+                                    ? RemarkKind.TRIGGER
+                                    : patterns.has("praise", text)
+                                            ? RemarkKind.PRAISE
+                                            : patterns.has("question", text)
+                                                    ? RemarkKind.QUESTION
+                                                    : patterns.has("teaching", text) || patterns.has("reason", text)
+                                                            ? RemarkKind.NOTE
+                                                            : null;
+            if (kind != null) {
+                finds.add(new Find.Remark(
+                        words.get(begin).ms(), kind, subjects.last(), SURE - MISHEARD, clauses.said(begin, end)));
+            }
+        }
+    }
+}

@@ -1,0 +1,336 @@
+package farglass.narration;
+
+import farglass.match.Corner;
+import java.util.List;
+import java.util.Set;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * Who does what a sentence says: by name, by what is worn, by "he" or "she" of whoever was spoken of last; where a
+ * coach speaks to an athlete, "you" is that one and "she" the other.
+ */
+final class Subjects {
+    private static final Set<String> PRONOUNS =
+            Set.of("he", "she", "hes", "shes", "they", "theyre", "himself", "herself");
+    private static final Set<String> HE = Set.of("he", "hes");
+    private static final Set<String> SHE = Set.of("she", "shes");
+    private static final Set<String> THEIRS = Set.of("her", "his", "your");
+    /** So soon after a name a pronoun is that one's. */
+    private static final int NEAR = 14;
+
+    private static final Set<String> ADDRESSED = Set.of("you", "youre", "youve", "your");
+    /** Before a name that is no subject. */
+    private static final Set<String> OBJECTS = Set.of(
+            "on",
+            "against",
+            "with",
+            "to",
+            "of",
+            "past",
+            "under",
+            "over",
+            "around",
+            "at",
+            "for",
+            "into",
+            "behind",
+            "lets",
+            "let",
+            "give",
+            "gives",
+            "puts",
+            "put",
+            "makes",
+            "forces",
+            "keeps",
+            "takes",
+            "take",
+            "bringing",
+            "pulls",
+            "drags",
+            "turns",
+            "threatens",
+            "catches",
+            "sweeps",
+            "passes",
+            "taps",
+            "chokes",
+            "submits",
+            "beats",
+            "than",
+            "sees",
+            "chasing",
+            "controls",
+            "mounts");
+
+    /** Before a name whose doing it is. */
+    private static final Set<String> AUTHORS = Set.of("by", "from", "for");
+
+    private static final Set<String> OTHERS = Set.of("opponent", "opponents");
+    /** What an athlete does about something of the other's. */
+    private static final Set<String> ATTACKS =
+            Set.of("takedown", "sweep", "reversal", "pass", "pin-advance", "back-take", "submission", "guard-pull");
+    /** How far before an action it is answered: "blocks the knee cut". */
+    private static final int ANSWERED = 6;
+    /** How far before an action "Brisa's" makes it hers. */
+    private static final int OWNED = 4;
+    /** Sentences at the beginning in which somebody is spoken to. */
+    private static final int GREETING = 60;
+
+    private final List<Word> words;
+    private final People people;
+    private final SpeechWords patterns;
+    private final @Nullable Corner you;
+    /** Who "he" and "she" are, where one of the two is each; null where that is not clear. */
+    private final @Nullable Corner he;
+
+    private @Nullable Corner last;
+
+    Subjects(List<Word> words, People people, SpeechWords patterns) {
+        this.words = words;
+        this.people = people;
+        this.patterns = patterns;
+        this.you = addressed();
+        this.he = he();
+    }
+
+    /**
+     * Who acts.
+     *
+     * @param named by name or colour in the same sentence
+     */
+    record Subject(@Nullable Corner who, boolean named) {}
+
+    /** To whom it is said: named beside a greeting at the beginning, and spoken to a good deal; null for nobody. */
+    private @Nullable Corner addressed() {
+        long spoken = words.stream().filter(w -> ADDRESSED.contains(w.bare())).count();
+        if (spoken * 40 < words.size()) {
+            return null;
+        }
+        for (int i = 1; i < Math.min(GREETING, words.size()); i++) {
+            People.Named n = people.at(words, i);
+            boolean greeted = Set.of(
+                            "okay", "ok", "alright", "right", "so", "hey", "hi", "hello", "listen", "well", "good")
+                    .contains(words.get(i - 1).bare());
+            if (n != null
+                    && !n.owned()
+                    && greeted
+                    && words.get(Math.min(words.size(), i + n.words()) - 1).pause() != Word.Pause.NONE) {
+                return n.who();
+            }
+        }
+        return null;
+    }
+
+    /** Who is "he" when the other is "she": whoever is named before either more often. */
+    private @Nullable Corner he() {
+        int[] votes = new int[2];
+        int[] said = new int[2];
+        Corner named = null;
+        int since = 0;
+        for (int i = 0; i < words.size(); i++) {
+            People.Named n = people.at(words, i);
+            String w = words.get(i).bare();
+            int which = HE.contains(w) ? 0 : SHE.contains(w) ? 1 : -1;
+            if (n != null && !n.owned()) {
+                named = object(i, 0) ? named : n.who();
+                since = 0;
+            } else if (which >= 0) {
+                said[which]++;
+                if (named != null && since < NEAR) {
+                    boolean a = (named == Corner.A) == (which == 0);
+                    votes[a ? 0 : 1]++;
+                }
+            }
+            since++;
+        }
+        boolean both = said[0] >= 2 && said[1] >= 2;
+        return !both || votes[0] == votes[1] ? null : votes[0] > votes[1] ? Corner.A : Corner.B;
+    }
+
+    /** Whether somebody is spoken to. */
+    boolean spokenTo() {
+        return you != null;
+    }
+
+    /** Takes note of whoever a stretch speaks of, for what follows. */
+    void heard(int from, int to) {
+        for (int i = from; i < to; i++) {
+            People.Named n = people.at(words, i);
+            if (n != null) {
+                if (!n.owned() && !object(i, from)) {
+                    last = n.who();
+                }
+                i += n.words() - 1;
+            } else if (you != null && !object(i, from) && pronoun(i) != null) {
+                last = pronoun(i);
+            }
+        }
+    }
+
+    private boolean object(int i, int from) {
+        return i > from
+                && words.get(i - 1).pause() == Word.Pause.NONE
+                && OBJECTS.contains(words.get(i - 1).bare());
+    }
+
+    private @Nullable Corner pronoun(int i) {
+        String w = words.get(i).bare();
+        if (he != null && (HE.contains(w) || SHE.contains(w))) {
+            return HE.contains(w) ? he : he.other();
+        }
+        if (PRONOUNS.contains(w)) {
+            return you == null ? last : you.other();
+        }
+        return ADDRESSED.contains(w) && !w.equals("your") ? you : null;
+    }
+
+    /**
+     * Who does what is said from one word to another.
+     *
+     * @param begin of the sentence
+     * @param from, to first and last word of the action
+     * @param end of the clause
+     * @param family of the action
+     */
+    Subject of(int begin, int from, int to, int end, String family, Clauses clauses) {
+        Corner author = behind(to, end, AUTHORS);
+        if (author != null) {
+            return new Subject(author, true);
+        }
+        int at = -1;
+        boolean named = false;
+        Corner subject = null;
+        Corner owner = null;
+        for (int i = from - 1; i >= begin && subject == null; i--) {
+            People.Named n = endsAt(i, begin);
+            if (n != null) {
+                int start = i - n.words() + 1;
+                if (n.owned()) {
+                    owner = from - i <= OWNED && owner == null ? n.who() : owner;
+                } else if (!object(start, begin)) {
+                    subject = n.who();
+                    named = true;
+                }
+                i = start;
+            } else if (object(i, begin) && pronoun(i) != null) {
+                at = i;
+            } else if (THEIRS.contains(words.get(i).bare()) && from - i <= 2 && whose(i) != null) {
+                owner = owner == null ? whose(i) : owner;
+            } else if (PRONOUNS.contains(words.get(i).bare()) && you == null && he == null) {
+                // whoever the sentence named before it, else whoever was spoken of last
+                Corner before = nameBefore(i, begin);
+                subject = before == null ? last : before;
+            } else if (pronoun(i) != null) {
+                subject = pronoun(i);
+            } else if (OTHERS.contains(words.get(i).bare()) && !object(i, begin) && last != null) {
+                subject = you == null ? last.other() : you.other();
+            }
+            at = i;
+        }
+        if (owner != null) {
+            return new Subject(owner, true);
+        }
+        if (subject == null) {
+            Corner victim = behind(to, end, Set.of("on", "against"));
+            if (victim != null) {
+                return new Subject(victim.other(), true);
+            }
+            at = begin - 1;
+        }
+        Corner who = subject == null ? last : subject;
+        if (who == null) {
+            return new Subject(null, false);
+        }
+        int near = Math.max(clauses.begin(from, 1), from - ANSWERED);
+        String between = clauses.bare(Math.max(at + 1, near), from);
+        boolean answers =
+                ATTACKS.contains(family) && patterns.has("defends", between) && !patterns.has("means", between);
+        return new Subject(answers ? who.other() : who, named);
+    }
+
+    /** Who acts by name before a word of a sentence, the nearest; null when nobody does. */
+    private @Nullable Corner nameBefore(int word, int begin) {
+        for (int i = word - 1; i >= begin; i--) {
+            People.Named n = endsAt(i, begin);
+            if (n != null && !n.owned() && !object(i - n.words() + 1, begin)) {
+                return n.who();
+            }
+        }
+        return null;
+    }
+
+    /** Who is named behind an action after one of some words: "armbar from Brisa", "swept by the athlete in blue". */
+    private @Nullable Corner behind(int to, int end, Set<String> after) {
+        for (int i = to + 1; i < Math.min(end, to + 4); i++) {
+            if (after.contains(words.get(i).bare()) && words.get(i).pause() == Word.Pause.NONE) {
+                int far = words.get(i).bare().equals("for") ? i + 2 : i + 5;
+                for (int k = i + 1; k < Math.min(words.size(), far); k++) {
+                    People.Named n = people.at(words, k);
+                    if (n != null) {
+                        return n.owned() ? null : n.who();
+                    }
+                }
+                String next = i + 1 < words.size() ? words.get(i + 1).bare() : "";
+                boolean you2 = you != null && after.contains("from");
+                return you2 && Set.of("her", "him").contains(next) && you != null ? you.other() : null;
+            }
+        }
+        return null;
+    }
+
+    /** Whose it is that "her", "his" or "your" says; null when that is not clear. */
+    private @Nullable Corner whose(int i) {
+        String w = words.get(i).bare();
+        if (he != null) {
+            return w.equals("his") ? he : w.equals("her") ? he.other() : null;
+        }
+        return you == null ? null : w.equals("your") ? you : you.other();
+    }
+
+    /** Who is named by words of which this is the last; null when nobody is. */
+    private People.@Nullable Named endsAt(int i, int begin) {
+        for (int k = Math.max(begin, i - 1); k <= i; k++) {
+            People.Named n = people.at(words, k);
+            if (n != null && k + n.words() - 1 == i) {
+                return n;
+            }
+        }
+        return null;
+    }
+
+    /** Who is the first to act in a stretch; null when nobody is named or meant. */
+    @Nullable
+    Corner first(int from, int to) {
+        for (int i = from; i < to; i++) {
+            People.Named n = people.at(words, i);
+            if (n != null && !n.owned()) {
+                return object(i, from) ? null : n.who();
+            }
+            if (you != null && !object(i, from) && pronoun(i) != null) {
+                return pronoun(i);
+            }
+        }
+        return null;
+    }
+
+    /** Who is named in a stretch, whoever stands after one of some words before others; null when nobody is. */
+    @Nullable
+    Corner named(int from, int to, Set<String> after) {
+        Corner first = null;
+        for (int i = from; i < to; i++) {
+            People.Named n = people.at(words, i);
+            if (n != null && i > from && after.contains(words.get(i - 1).bare())) {
+                return n.who();
+            }
+            first = first == null && n != null ? n.who() : first;
+        }
+        return first;
+    }
+
+    /** Who was spoken of last. */
+    @Nullable
+    Corner last() {
+        return last;
+    }
+}
