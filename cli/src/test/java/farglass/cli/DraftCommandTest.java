@@ -3,14 +3,10 @@ package farglass.cli;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.fasterxml.jackson.databind.JsonNode;
-import com.fasterxml.jackson.databind.ObjectMapper;
 import farglass.lexicon.Lexicon;
 import farglass.match.MatchRecord;
 import farglass.simulate.DemoLibrary;
 import farglass.store.json.MatchJson;
-import java.io.ByteArrayOutputStream;
-import java.io.PrintStream;
-import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
@@ -24,17 +20,8 @@ class DraftCommandTest {
 
     private Path match;
 
-    private record Result(int code, String out, String err) {}
-
-    private static Result run(String... args) {
-        ByteArrayOutputStream out = new ByteArrayOutputStream();
-        ByteArrayOutputStream err = new ByteArrayOutputStream();
-        int code = CliMain.run(
-                new PrintStream(out, true, StandardCharsets.UTF_8),
-                new PrintStream(err, true, StandardCharsets.UTF_8),
-                Clock.systemUTC(),
-                args);
-        return new Result(code, out.toString(StandardCharsets.UTF_8), err.toString(StandardCharsets.UTF_8));
+    private static Ran run(Object... args) {
+        return Ran.of(Clock.systemUTC(), args);
     }
 
     @BeforeEach
@@ -53,9 +40,9 @@ class DraftCommandTest {
         Path said = Files.writeString(
                 folder.resolve("said.txt"),
                 "0:12 Brisa pulls guard.\n0:30 Ansa tries the toreando but Brisa blocks it.\n");
-        Result r = run("draft", match.toString(), "--captions", said.toString());
+        Ran r = run("draft", match, "--captions", said);
         assertThat(r.code()).isZero();
-        JsonNode json = new ObjectMapper().readTree(r.out());
+        JsonNode json = r.json();
         assertThat(json.path("format").asText()).isEqualTo("farglass.draft/1");
         assertThat(json.path("drafts")).isNotEmpty();
         JsonNode first = json.path("drafts").get(0);
@@ -72,14 +59,13 @@ class DraftCommandTest {
     void whatIsNoTimedTextIsSaidInOneLineAndChangesNothing() throws Exception {
         String before = Files.readString(match);
         Path none = Files.writeString(folder.resolve("none.txt"), "nothing with a time");
-        Result r = run("draft", match.toString(), "--captions", none.toString());
+        Ran r = run("draft", match, "--captions", none);
         assertThat(r.code()).isEqualTo(3);
         assertThat(r.out()).isEmpty();
         assertThat(r.err().strip().lines()).singleElement().asString().contains("no line with a time");
-        assertThat(run("draft", match.toString(), "--captions", none.toString(), "--lag", "-5")
-                        .code())
+        assertThat(run("draft", match, "--captions", none, "--lag", "-5").code())
                 .isEqualTo(2);
-        assertThat(run("draft", match.toString(), "--captions", none.toString(), "--film", "other.mp4")
+        assertThat(run("draft", match, "--captions", none, "--film", "other.mp4")
                         .code())
                 .isEqualTo(2);
         assertThat(Files.readString(match)).isEqualTo(before);

@@ -223,8 +223,10 @@ final class Subjects {
                 subject = before == null ? last : before;
             } else if (pronoun(i) != null) {
                 subject = pronoun(i);
-            } else if (OTHERS.contains(words.get(i).bare()) && !object(i, begin) && last != null) {
-                subject = you == null ? last.other() : you.other();
+            } else if (OTHERS.contains(words.get(i).bare()) && !object(i, begin)) {
+                Corner of = you == null ? nameBefore(i, begin) : you;
+                of = of == null ? last : of;
+                subject = of == null ? null : of.other();
             }
             at = i;
         }

@@ -34,6 +34,9 @@ class PublishedTest {
         assertThat(PoissonCount.lower(10)).isCloseTo(5.4254, within(5e-5));
         assertThat(PoissonCount.lower(1)).isCloseTo(0.0513, within(5e-5));
         assertThat(PoissonCount.lower(0)).isZero();
+        assertThat(PoissonCount.upper(0)).isCloseTo(2.9957, within(5e-5));
+        assertThat(PoissonCount.upper(1)).isCloseTo(4.7439, within(5e-5));
+        assertThat(PoissonCount.upper(10)).isCloseTo(16.9622, within(5e-5));
         assertThat(PoissonCount.upperTail(3, 1)).isCloseTo(0.0803, within(5e-5));
         assertThat(PoissonCount.upperTail(0, 1)).isEqualTo(1);
         assertThat(PoissonCount.upperTail(3, 1, 3))
