@@ -52,7 +52,9 @@ public final class GameWriter {
         choice.ifPresent(c -> all.add(words.say("start.without." + c.family(), us) + " " + worth(c)));
         begins(all, g.theirs(), them, "deny");
         begins(all, g.ours(), us, "take");
+        // more of it may be better than to wait, and something else in its place better still
         g.opening()
+                .filter(e -> choice.stream().noneMatch(c -> c.family().equals(e.family())))
                 .ifPresent(e -> all.add(words.say(
                         "start.best",
                         us,

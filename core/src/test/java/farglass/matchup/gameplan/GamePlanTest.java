@@ -155,4 +155,18 @@ class GamePlanTest {
                         org.assertj.core.api.Assertions.tuple("now", List.of()),
                         org.assertj.core.api.Assertions.tuple("slow", List.of("On top")));
     }
+
+    @Test
+    void theStartDoesNotAdviseWhatIsBetterLeft() {
+        Line start = WRITER.page(proposal, game)
+                .part(Heading.START)
+                .orElseThrow()
+                .lines()
+                .get(0);
+        assertThat(proposal.opening())
+                .hasValueSatisfying(c -> assertThat(c.family()).isEqualTo("guard-pull"));
+        assertThat(start.text()).startsWith("Ansa does better not to pull guard.");
+        assertThat(start.notes()).noneMatch(n -> n.contains("more of this would bring most: guard pull"));
+        assertThat(start.tags()).containsAll(proposal.opening().orElseThrow().tags());
+    }
 }
