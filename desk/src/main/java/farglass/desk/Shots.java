@@ -97,7 +97,6 @@ final class Shots {
         until("#phase-1-0");
         chip("#plan-page-decisions", "gameplan");
         chip("#plan-page-proposed", "plan");
-        chip("#plan-page-grid", "grid");
         chip("#plan-page-conduct", "conduct");
         steps.add(() -> ((ButtonBase) scene.lookup("#plan-brief")).fire());
         steps.add(() -> {});
