@@ -61,22 +61,13 @@ public final class CaptionDrafts {
     private static Optional<Tag> tag(Find f, MatchTime t, Lexicon lexicon) {
         TagInfo info = new TagInfo(null, SOURCE, f.confidence(), null, Map.of());
         if (f instanceof Find.Act a && a.by() != null) {
-            return Optional.of(new Tag.Action(
-                    t,
-                    a.by(),
-                    a.technique(),
-                    a.technique().equals(a.family()) ? a.family() : null,
-                    a.side() == null ? List.of() : List.of(a.side()),
-                    a.outcome(),
-                    null,
-                    null,
-                    null,
-                    null,
-                    null,
-                    Map.of(),
-                    null,
-                    null,
-                    info));
+            return Optional.of(Tag.Action.of(t, a.by(), a.technique())
+                    .builder()
+                    .family(a.technique().equals(a.family()) ? a.family() : null)
+                    .sides(a.side() == null ? List.of() : List.of(a.side()))
+                    .outcome(a.outcome())
+                    .info(info)
+                    .build());
         }
         if (f instanceof Find.Place p && p.who() != null) {
             return place(p, p.who(), t, info, lexicon);

@@ -112,19 +112,20 @@ public final class NarrationReader {
             }
             boolean shown = again >= 0 || patterns.has("again", text);
             remark(begin, end, text);
+            List<Said> said = said(begin, end);
             // what was not seen before cannot be shown again
             boolean fresh = again >= 0
                     && !patterns.has("again", text)
-                    && said(begin, end).stream().noneMatch(s -> seen(s, ms))
-                    && !said(begin, end).isEmpty();
+                    && !said.isEmpty()
+                    && said.stream().noneMatch(s -> seen(s, ms));
             if (fresh) {
                 again = -1;
             }
             if (shown && !fresh) {
                 again = again < 0 ? ms : again;
             } else {
-                said(begin, end).forEach(s -> act(s, begin, end));
-                places(begin, end);
+                said.forEach(s -> act(s, begin, end));
+                places(said, begin, end);
                 calls(begin, end, text);
             }
         }
@@ -360,13 +361,13 @@ public final class NarrationReader {
             return who && what;
         }
 
-        private void places(int begin, int end) {
+        private void places(List<Said> said, int begin, int end) {
             for (Mention m : terms.in(words, begin, end)) {
                 String before = clauses.bare(clauses.begin(m.from(), 1), m.from());
                 boolean from = m.from() > begin
                         && Set.of("from", "of", "out", "past")
                                 .contains(words.get(m.from() - 1).bare());
-                boolean acts = said(begin, end).stream().anyMatch(s -> s.from() <= m.to() && m.from() <= s.to());
+                boolean acts = said.stream().anyMatch(s -> s.from() <= m.to() && m.from() <= s.to());
                 boolean told = patterns.has("teaching", clauses.bare(begin, m.from()))
                         || patterns.has("hypothetical", before)
                         || patterns.has("future", before)

@@ -50,6 +50,11 @@ public final class GamePageWriter {
         this.us = us;
     }
 
+    /** The drawing alone, which stands on the page too. */
+    public PhaseText drawing(GamePlan g) {
+        return phases.text(g.phases());
+    }
+
     /** The page of the computed decisions. */
     public GamePage page(Proposal p, GamePlan g) {
         return page(p, g, null, List.of());
@@ -109,7 +114,7 @@ public final class GamePageWriter {
                         .limit(1)
                         .map(l -> Line.of(meeting.learn(l)))
                         .toList());
-        return new GamePage(parts, phases.text(g.phases()));
+        return new GamePage(parts, drawing(g));
     }
 
     /** A place that is not accepted; where a decision is about being there, it says what to do then. */

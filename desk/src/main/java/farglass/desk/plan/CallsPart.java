@@ -64,8 +64,15 @@ final class CallsPart extends VBox {
         situation.setId("call-when-" + number);
         words.setPrefWidth(WORDS);
         words.setMinWidth(WORDS);
-        Runnable keep = () ->
-                change(number, words.getText().strip(), situation.getText().strip());
+        Runnable keep = () -> {
+            String said = words.getText().strip();
+            String when = situation.getText().strip();
+            // a field that goes because of an undo would bring back what was undone
+            boolean typed = !said.equals(c.words()) || !when.equals(c.situation());
+            if (typed && number < shown.size() && shown.get(number).equals(c)) {
+                change(number, said, when);
+            }
+        };
         for (TextField f : List.of(words, situation)) {
             f.setOnAction(e -> keep.run());
             f.focusedProperty().addListener((o, was, is) -> {

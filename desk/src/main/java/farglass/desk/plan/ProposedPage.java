@@ -44,6 +44,7 @@ final class ProposedPage extends VBox {
     private final VBox whole;
     private final HBox below;
     private final ClipView clip;
+    private PhaseText drawing;
     private ProposedForks proposed;
 
     ProposedPage(Desk desk, MeetingModel model, Consumer<String> toFilm) {
@@ -70,7 +71,7 @@ final class ProposedPage extends VBox {
             whole.getChildren().setAll(Ui.empty(Words.of("plan.proposed.none")));
             return;
         }
-        PhaseText drawing = model.pages().page(p, model.game()).drawing();
+        drawing = model.pages().drawing(model.game());
         phases.show(drawing);
         detail(p.root(), Words.of("plan.drawing.start"));
         whole.getChildren().setAll(phases, below);
@@ -80,7 +81,7 @@ final class ProposedPage extends VBox {
     private void open(Box b) {
         Proposal p = model.proposal().get();
         phases.choose(b.key());
-        String name = model.pages().page(p, model.game()).drawing().name(b);
+        String name = drawing.name(b);
         if (b.then() == null) {
             proposed = null;
             from.setText(Words.of("plan.drawing.end", name));
