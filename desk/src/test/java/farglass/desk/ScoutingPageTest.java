@@ -33,9 +33,14 @@ class ScoutingPageTest extends DeskDriver {
     }
 
     private Stream<String> labels() {
+        // a list keeps rows that it shows no more, with what they said
         return find("#station-profile").lookupAll(".label").stream()
-                .filter(Node::isVisible)
+                .filter(ScoutingPageTest::inSight)
                 .map(n -> ((Labeled) n).getText());
+    }
+
+    private static boolean inSight(Node n) {
+        return n == null || n.isVisible() && inSight(n.getParent());
     }
 
     private boolean shows(String words) {
@@ -124,6 +129,7 @@ class ScoutingPageTest extends DeskDriver {
         press(KeyCode.CONTROL, KeyCode.Z);
         await("moved back", () -> order().equals(before));
         press(KeyCode.CONTROL, KeyCode.Z);
+        await("taken in again", () -> !desk.plan().get().report().of(who(), before.get(1)).leftOut());
         await("as it was", () -> order().equals(before) && !shows("left out of the report"));
     }
 
