@@ -37,6 +37,7 @@ module farglass.core {
     exports farglass.rules;
     exports farglass.scout;
     exports farglass.simulate;
+    exports farglass.skim;
     exports farglass.stats;
     exports farglass.study;
     exports farglass.table;

@@ -2,18 +2,18 @@ package farglass.cli;
 
 import farglass.draft.CaptionDrafts;
 import farglass.draft.Draft;
+import farglass.draft.DraftFate;
+import farglass.draft.DraftList;
+import farglass.draft.SpeechLag;
 import farglass.match.FilmRef;
 import farglass.match.MatchRecord;
 import farglass.store.caption.CaptionFile;
+import farglass.store.json.DraftJson;
 import farglass.store.json.FormatException;
-import farglass.store.json.TagJson;
 import farglass.work.session.TeamWords;
 import java.io.IOException;
 import java.nio.file.Path;
-import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Locale;
-import java.util.Map;
 import java.util.concurrent.Callable;
 import org.jspecify.annotations.Nullable;
 import picocli.CommandLine.Command;
@@ -27,7 +27,6 @@ import picocli.CommandLine.Parameters;
         description = "Drafts tags of a match from captions: who did what, how it went, what was thought of it",
         mixinStandardHelpOptions = true)
 final class DraftCommand implements Callable<Integer> {
-    static final String FORMAT = "farglass.draft/1";
     private final Output output;
 
     @Parameters(paramLabel = "MATCH.json")
@@ -50,7 +49,7 @@ final class DraftCommand implements Callable<Integer> {
             names = "--lag",
             paramLabel = "MS",
             description = "how long after the act it is said, usually ${DEFAULT-VALUE}",
-            defaultValue = "" + CaptionDrafts.USUAL_LAG_MS)
+            defaultValue = "" + SpeechLag.USUAL_MS)
     private long lag;
 
     @Mixin
@@ -70,15 +69,21 @@ final class DraftCommand implements Callable<Integer> {
         FilmRef ref = film(record);
         List<Draft> drafts;
         try {
-            drafts = CaptionDrafts.of(CaptionFile.read(captions), record, ref, words.lexicon(), lag);
+            List<Draft> found = CaptionDrafts.of(
+                    CaptionFile.read(captions), captions.getFileName().toString(), record, ref, words.lexicon(), lag);
+            // also what the record holds already: whoever reads this may want to compare
+            drafts =
+                    DraftList.empty(record.id())
+                            .with(found, record, words.lexicon())
+                            .judged(record, words.lexicon(), lag)
+                            .stream()
+                            .filter(j -> j.fate() != DraftFate.OUT_OF_SIGHT)
+                            .map(DraftList.Judged::draft)
+                            .toList();
         } catch (IOException | FormatException e) {
             throw new Unreadable(captions + ": " + e.getMessage());
         }
-        Map<String, Object> m = new LinkedHashMap<>();
-        m.put("format", FORMAT);
-        m.put("match", record.id());
-        m.put("drafts", drafts.stream().map(DraftCommand::row).toList());
-        output.print(m);
+        output.print(DraftJson.document(record.id(), drafts));
         return CliMain.DONE;
     }
 
@@ -91,16 +96,5 @@ final class DraftCommand implements Callable<Integer> {
                         || Path.of(f.file()).getFileName().equals(Path.of(film).getFileName()))
                 .findFirst()
                 .orElseThrow(() -> new IllegalArgumentException("--film: the match has no film \"" + film + "\""));
-    }
-
-    private static Map<String, Object> row(Draft d) {
-        Map<String, Object> m = new LinkedHashMap<>();
-        m.put("filmMs", d.filmMs() < 0 ? null : d.filmMs());
-        m.put("matchMs", d.tag().t().ms());
-        m.put("tag", TagJson.write(d.tag()));
-        m.put("source", d.source().name().toLowerCase(Locale.ROOT));
-        m.put("confidence", Math.round(1000 * d.confidence()) / 1000.0);
-        m.put("text", d.text());
-        return m;
     }
 }

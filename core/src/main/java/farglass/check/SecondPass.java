@@ -11,7 +11,9 @@ import farglass.match.Side;
 import farglass.match.Span;
 import farglass.match.Tag;
 import java.util.ArrayList;
+import java.util.EnumMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 
 /**
@@ -69,6 +71,16 @@ public final class SecondPass {
             }
         }
         return Optional.empty();
+    }
+
+    /** How many questions are open, by what is asked; only of what is asked at all. */
+    public static Map<Asks, Integer> open(MatchRecord record, Lexicon lexicon) {
+        PositionLine line = PositionLine.of(record, lexicon);
+        Map<Asks, Integer> open = new EnumMap<>(Asks.class);
+        for (int i = 0; i < record.tags().size(); i++) {
+            open(record, i, line, lexicon).forEach(a -> open.merge(a, 1, Integer::sum));
+        }
+        return open;
     }
 
     public static Progress progress(MatchRecord record, Lexicon lexicon) {

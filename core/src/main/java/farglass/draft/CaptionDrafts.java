@@ -10,7 +10,6 @@ import farglass.match.TagInfo;
 import farglass.narration.Cue;
 import farglass.narration.Find;
 import farglass.narration.NarrationReader;
-import farglass.time.FilmTime;
 import farglass.time.MatchTime;
 import java.util.ArrayList;
 import java.util.List;
@@ -21,75 +20,60 @@ import org.jspecify.annotations.Nullable;
 
 /** Drafts out of what was said over a film. What nobody is named for is none: a tag needs somebody. */
 public final class CaptionDrafts {
-    /** Speech comes after the act by so much, until taken drafts say otherwise. */
-    public static final long USUAL_LAG_MS = 1500;
-
-    private static final String SOURCE = "captions";
-
     private CaptionDrafts() {}
 
     /**
-     * The drafts of a narration, in the order of the film.
+     * The drafts of a narration, in the order of what was said; where the film's clock is not mapped, or the film shows
+     * no match time, their moment is that of the film.
      *
+     * @param from name of the captions
      * @param film whose time the captions follow; null when the captions follow the match clock
      * @param lagMs how long after the act it is said, 0 or more
      */
     public static List<Draft> of(
-            List<Cue> cues, MatchRecord record, @Nullable FilmRef film, Lexicon lexicon, long lagMs) {
+            List<Cue> cues, String from, MatchRecord record, @Nullable FilmRef film, Lexicon lexicon, long lagMs) {
         List<Draft> drafts = new ArrayList<>();
         NarrationReader reader = new NarrationReader(lexicon, Locale.ENGLISH);
         for (Find f : reader.read(cues, record.details().a(), record.details().b())) {
             long ms = Math.max(0, f.saidMs() - lagMs);
-            MatchTime t = moment(film, ms);
-            if (t != null) {
-                tag(f, t, lexicon)
-                        .ifPresent(tag -> drafts.add(new Draft(
-                                tag, film == null ? -1 : ms, Draft.Source.CAPTIONS, f.confidence(), f.sentence())));
-            }
+            Basis basis = new Basis(Source.CAPTIONS, from, f.confidence(), f.sentence(), f.saidMs());
+            tag(f, new MatchTime(ms), lexicon)
+                    .map(tag -> Draft.of(tag, film == null ? null : film.file(), film == null ? -1 : ms, basis))
+                    .map(d -> d.timed(record, lagMs).orElse(d))
+                    .ifPresent(drafts::add);
         }
         return List.copyOf(drafts);
     }
 
-    /** The match time that is shown; the film's own where its clock is not mapped yet, null where none is shown. */
-    private static @Nullable MatchTime moment(@Nullable FilmRef film, long ms) {
-        if (film == null || film.map().isEmpty()) {
-            return new MatchTime(ms);
-        }
-        return film.map().matchTime(new FilmTime(ms)).orElse(null);
-    }
-
     private static Optional<Tag> tag(Find f, MatchTime t, Lexicon lexicon) {
-        TagInfo info = new TagInfo(null, SOURCE, f.confidence(), null, Map.of());
         if (f instanceof Find.Act a && a.by() != null) {
             return Optional.of(Tag.Action.of(t, a.by(), a.technique())
                     .builder()
                     .family(a.technique().equals(a.family()) ? a.family() : null)
                     .sides(a.side() == null ? List.of() : List.of(a.side()))
                     .outcome(a.outcome())
-                    .info(info)
                     .build());
         }
         if (f instanceof Find.Place p && p.who() != null) {
-            return place(p, p.who(), t, info, lexicon);
+            return place(p, p.who(), t, lexicon);
         }
         if (f instanceof Find.Call c && c.who() != null) {
-            return Optional.of(new Tag.Call(t, c.call(), c.who(), c.value(), true, null, null, info));
+            return Optional.of(new Tag.Call(t, c.call(), c.who(), c.value(), true, null, null, TagInfo.NONE));
         }
         if (f instanceof Find.Stop) {
-            return Optional.of(new Tag.Stop(t, null, info));
+            return Optional.of(new Tag.Stop(t, null, TagInfo.NONE));
         }
         if (f instanceof Find.Remark r) {
-            return Optional.of(
-                    new Tag.Remark(t, r.kind(), r.about(), SOURCE, r.sentence(), null, null, Map.of(), info));
+            return Optional.of(new Tag.Remark(
+                    t, r.kind(), r.about(), Source.CAPTIONS.code(), r.sentence(), null, null, Map.of(), TagInfo.NONE));
         }
         return Optional.empty();
     }
 
     /** In a guard whoever is named plays it; elsewhere he is on top. */
-    private static Optional<Tag> place(Find.Place p, Corner who, MatchTime t, TagInfo info, Lexicon lexicon) {
+    private static Optional<Tag> place(Find.Place p, Corner who, MatchTime t, Lexicon lexicon) {
         return lexicon.position(p.position())
-                .map(x -> Tag.Position.of(t, x.code(), holder(x, who), x.guard() ? who : null)
-                        .with(info));
+                .map(x -> Tag.Position.of(t, x.code(), holder(x, who), x.guard() ? who : null));
     }
 
     private static @Nullable Corner holder(Position x, Corner who) {

@@ -7,7 +7,6 @@ import farglass.match.PersonName;
 import farglass.match.PositionLine;
 import farglass.match.RemarkKind;
 import farglass.match.Tag;
-import farglass.match.TagIds;
 import farglass.match.TagInfo;
 import farglass.phrase.Context;
 import farglass.phrase.PhraseReader;
@@ -100,15 +99,6 @@ public final class NoteReader {
         }
         read.sort(Comparator.comparingInt(Row::row));
         return read;
-    }
-
-    /** One edit that takes in what was understood. */
-    public Edit edit(List<Row> rows) {
-        List<Tag> tags = rows.stream()
-                .flatMap(r -> r.tags().stream())
-                .sorted(Comparator.comparing(Tag::t))
-                .toList();
-        return Edit.addAll(record, TagIds.name(record, tags));
     }
 
     private String cell(List<String> row, NoteColumn role) {

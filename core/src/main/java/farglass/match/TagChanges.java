@@ -37,7 +37,25 @@ public final class TagChanges {
         }
         if (tag instanceof Tag.Call c) {
             return new Tag.Call(
-                    c.t(), c.call(), c.who().other(), c.value(), c.called(), c.causedBy(), c.reason(), c.info());
+                    c.t(), c.call(), c.who().other(), c.value(), c.called(), other(c.causedBy()), c.reason(), c.info());
+        }
+        if (tag instanceof Tag.Body b) {
+            return new Tag.Body(b.t(), b.of().other(), b.fact(), b.side(), b.until(), b.info());
+        }
+        if (tag instanceof Tag.Remark r) {
+            return new Tag.Remark(
+                    r.t(),
+                    r.kind(),
+                    other(r.by()),
+                    r.source(),
+                    r.text(),
+                    r.instead(),
+                    r.punished(),
+                    r.fields(),
+                    r.info());
+        }
+        if (tag instanceof Tag.Resume r) {
+            return new Tag.Resume(r.t(), r.position(), other(r.holder()), other(r.guard()), r.info());
         }
         return tag;
     }

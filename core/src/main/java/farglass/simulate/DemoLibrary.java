@@ -11,6 +11,10 @@ import farglass.plan.Approach;
 import farglass.plan.Assignment;
 import farglass.plan.Plan;
 import farglass.time.ClockMap;
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -358,6 +362,16 @@ public final class DemoLibrary {
                 .withFilms(List.of(FilmRef.of(
                         film.file(), requireNonNull(film.durationMs(), "made-up film has a length"), ClockMap.EMPTY)))
                 .withTags(begun);
+    }
+
+    /** What a commentator says over the film of the match that waits, as WebVTT. */
+    public static String commentary() {
+        try (InputStream in = requireNonNull(
+                DemoLibrary.class.getResourceAsStream("commentary.vtt"), "the commentary ships with the program")) {
+            return new String(in.readAllBytes(), StandardCharsets.UTF_8);
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
     }
 
     /** What made-up film of a record shows: the record itself, or what is not told yet of the one that waits. */

@@ -29,14 +29,12 @@ class CaptionDraftsTest {
     @Test
     void aDraftIsATagWithItsSourceAndStandsBeforeTheWord() {
         List<Cue> cues = List.of(new Cue(30_000, 33_000, "Brisa pulls guard, and she plays her lasso guard."));
-        List<Draft> drafts = CaptionDrafts.of(cues, MATCH, null, LEXICON, 1000);
+        List<Draft> drafts = CaptionDrafts.of(cues, "said.vtt", MATCH, null, LEXICON, 1000);
         assertThat(drafts).hasSizeGreaterThanOrEqualTo(2);
         assertThat(drafts.get(0).tag()).isInstanceOfSatisfying(Tag.Action.class, a -> {
             assertThat(a.by()).isEqualTo(BRISA);
             assertThat(a.technique()).isEqualTo("guard-pull");
             assertThat(a.t().ms()).isBetween(28_500L, 31_000L);
-            assertThat(a.info().tagger()).isEqualTo("captions");
-            assertThat(a.info().confidence()).isEqualTo(drafts.get(0).confidence());
         });
         assertThat(drafts)
                 .anySatisfy(d -> assertThat(d.tag()).isInstanceOfSatisfying(Tag.Position.class, p -> {
@@ -44,7 +42,7 @@ class CaptionDraftsTest {
                     assertThat(p.guard()).isEqualTo(BRISA);
                 }));
         assertThat(drafts)
-                .allMatch(d -> d.source() == Draft.Source.CAPTIONS && d.text().contains("pulls guard"));
+                .allMatch(d -> d.source() == Source.CAPTIONS && d.text().contains("pulls guard"));
     }
 
     @Test
@@ -55,8 +53,14 @@ class CaptionDraftsTest {
         List<Cue> cues = List.of(
                 new Cue(ms, ms + 2000, "Brisa goes for the triangle."),
                 new Cue(90_000, 92_000, "Brisa goes for the armbar."));
-        List<Draft> drafts = CaptionDrafts.of(cues, MATCH, film, LEXICON, 0);
-        assertThat(drafts).singleElement().satisfies(d -> {
+        MatchRecord filmed = MATCH.withFilms(List.of(film)).withTags(List.of());
+        List<Draft> drafts = CaptionDrafts.of(cues, "said.vtt", filmed, film, LEXICON, 0);
+        assertThat(drafts).hasSize(2);
+        DraftList list = DraftList.empty(filmed.id()).with(drafts, filmed, LEXICON);
+        assertThat(list.judged(filmed, LEXICON, 0))
+                .extracting(DraftList.Judged::fate)
+                .contains(DraftFate.OUT_OF_SIGHT);
+        assertThat(list.open(filmed, LEXICON, 0)).singleElement().satisfies(d -> {
             assertThat(d.filmMs()).isBetween(ms, ms + 2000);
             assertThat(d.tag().t().ms()).isEqualTo(d.filmMs() - 10_000);
         });
@@ -64,7 +68,7 @@ class CaptionDraftsTest {
 
     @Test
     void whatNobodyIsNamedForIsNoTag() {
-        assertThat(CaptionDrafts.of(List.of(new Cue(0, 2000, "Triangle!")), MATCH, null, LEXICON, 0))
+        assertThat(CaptionDrafts.of(List.of(new Cue(0, 2000, "Triangle!")), "said.vtt", MATCH, null, LEXICON, 0))
                 .isEmpty();
     }
 }

@@ -4,9 +4,12 @@ import static farglass.match.Records.at;
 import static farglass.match.Records.start;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import farglass.draft.Draft;
+import farglass.draft.DraftList;
+import farglass.draft.NoteDrafts;
+import farglass.draft.Source;
 import farglass.lexicon.Lexicon;
 import farglass.match.Corner;
-import farglass.match.Edit;
 import farglass.match.MatchAthlete;
 import farglass.match.MatchRecord;
 import farglass.match.Outcome;
@@ -101,12 +104,15 @@ class NoteReaderTest {
     }
 
     @Test
-    void allOfItIsOneEditThatUndoTakesBack() {
+    void whatWasUnderstoodIsProposedAndNothingElse() {
         NoteReader reader = reader(Map.of("gnarly sweep", "lasso sweep"));
-        Edit edit = reader.edit(reader.read(ROWS));
-        MatchRecord after = edit.apply(RECORD);
-        assertThat(after.tags()).hasSizeGreaterThan(RECORD.tags().size() + 4);
-        assertThat(after.tags()).extracting(Tag::t).isSorted();
-        assertThat(edit.inverse().apply(after)).isEqualTo(RECORD);
+        List<NoteReader.Row> rows = reader.read(ROWS);
+        List<Draft> drafts = NoteDrafts.of(rows, "old.csv");
+        assertThat(drafts).hasSize(rows.stream().mapToInt(r -> r.tags().size()).sum());
+        assertThat(drafts)
+                .allMatch(d ->
+                        d.source() == Source.NOTES && d.bases().get(0).from().equals("old.csv"));
+        assertThat(DraftList.empty(RECORD.id()).with(drafts, RECORD, LEXICON).open(RECORD, LEXICON, 0))
+                .isNotEmpty();
     }
 }

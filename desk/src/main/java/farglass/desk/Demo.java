@@ -17,6 +17,7 @@ import farglass.store.Library;
 import farglass.store.LibraryException;
 import farglass.tendency.Filter;
 import farglass.tendency.LibraryIndex;
+import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Comparator;
@@ -56,7 +57,9 @@ public final class Demo {
      * be tagged.
      */
     static void prepare(Library library) throws LibraryException {
-        library.addAll(List.of(DemoLibrary.waiting(Lexicon.builtIn())));
+        MatchRecord waiting = DemoLibrary.waiting(Lexicon.builtIn());
+        library.addAll(List.of(waiting));
+        commentary(library, waiting);
         Plan plan = DemoLibrary.prepared();
         LibraryIndex index = LibraryIndex.of(library.matches(), Lexicon.builtIn());
         Profile them = Profile.of(index, plan.them(), Filter.ALL, 1);
@@ -67,6 +70,19 @@ public final class Demo {
             }
         }
         library.save(plan);
+    }
+
+    /** Lays the commentary beside the film it is spoken over, where captions of a user's own film would lie. */
+    private static void commentary(Library library, MatchRecord waiting) throws LibraryException {
+        Path film = library.folder().resolve(waiting.films().get(0).file());
+        Path said = film.resolveSibling(film.getFileName().toString().replaceFirst("\\.[^.]*$", ".vtt"));
+        try {
+            Files.createDirectories(film.getParent());
+            Files.writeString(said, DemoLibrary.commentary());
+        } catch (IOException e) {
+            throw new LibraryException(
+                    "The commentary of the demo could not be written to " + said + ". The library itself is whole.", e);
+        }
     }
 
     /** Draws the films that are missing, one after the other; progress shows in the rail and can be cancelled. */

@@ -129,7 +129,9 @@ class ScoutingPageTest extends DeskDriver {
         press(KeyCode.CONTROL, KeyCode.Z);
         await("moved back", () -> order().equals(before));
         press(KeyCode.CONTROL, KeyCode.Z);
-        await("taken in again", () -> !desk.plan().get().report().of(who(), before.get(1)).leftOut());
+        await(
+                "taken in again",
+                () -> !desk.plan().get().report().of(who(), before.get(1)).leftOut());
         await("as it was", () -> order().equals(before) && !shows("left out of the report"));
     }
 

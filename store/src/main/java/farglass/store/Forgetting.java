@@ -224,7 +224,8 @@ public record Forgetting(
     /** Other matches that name him. */
     private static List<String> named(Handle h, Set<String> matches, Traces traces) {
         Set<String> named = new LinkedHashSet<>();
-        h.createQuery("SELECT id, document FROM match_record UNION ALL SELECT match_id, edit FROM edit_log ORDER BY 1")
+        h.createQuery("SELECT id, document FROM match_record UNION ALL SELECT match_id, edit FROM edit_log"
+                        + " UNION ALL SELECT match_id, document FROM draft_list ORDER BY 1")
                 .map((row, context) -> new String[] {row.getString(1), row.getString(2)})
                 .forEach(s -> {
                     if (!matches.contains(s[0])
@@ -307,6 +308,7 @@ public record Forgetting(
         for (String id : matches) {
             h.execute("DELETE FROM edit_log WHERE match_id = ?", id);
             h.execute("DELETE FROM match_record WHERE id = ?", id);
+            h.execute("DELETE FROM draft_list WHERE match_id = ?", id);
         }
         for (String id : plans) {
             h.execute("DELETE FROM plan_version WHERE plan_id = ?", id);
@@ -322,6 +324,7 @@ public record Forgetting(
         }
         clean(h, "match_record", "id", "document", trace::document);
         clean(h, "edit_log", "match_id || char(10) || n", "edit", trace::document);
+        clean(h, "draft_list", "match_id", "document", trace::document);
         clean(h, "edit_log", "match_id || char(10) || n", "made_by", trace::text);
         settings(h, trace);
         Exported.all(h).stream()

@@ -2,6 +2,7 @@ package farglass.store;
 
 import static java.util.Objects.requireNonNull;
 
+import farglass.draft.DraftList;
 import farglass.match.Edit;
 import farglass.match.MatchRecord;
 import farglass.plan.Assignment;
@@ -50,6 +51,7 @@ public final class Library implements AutoCloseable {
     private final MatchRows matches;
     private final PlanRows plans;
     private final SettingRows settings;
+    private final DraftRows drafts;
     /** Null for a library that is only read. */
     private final @Nullable OpenFile open;
     /** Made for reading and deleted when it is closed, or null. */
@@ -73,6 +75,7 @@ public final class Library implements AutoCloseable {
         this.matches = new MatchRows(handle, true);
         this.plans = new PlanRows(handle);
         this.settings = new SettingRows(handle);
+        this.drafts = new DraftRows(handle);
         try {
             this.open = new OpenFile(file, lock, backups);
         } catch (IOException e) {
@@ -100,6 +103,7 @@ public final class Library implements AutoCloseable {
         }
         this.plans = new PlanRows(handle);
         this.settings = new SettingRows(handle);
+        this.drafts = new DraftRows(handle);
     }
 
     private Handle handle() throws LibraryException {
@@ -348,6 +352,16 @@ public final class Library implements AutoCloseable {
     /** The plan one version earlier ({@code step} -1) or later (1), which then stands; empty when there is none. */
     public synchronized Optional<Plan> stepPlan(String id, int step) throws LibraryException {
         return change(() -> plans.step(id, step));
+    }
+
+    /** What is proposed about matches that are there; of most there is nothing. */
+    public synchronized List<DraftList> drafts() throws LibraryException {
+        return look(drafts::all);
+    }
+
+    /** Keeps what is proposed about a match, in place of what stood there. */
+    public synchronized void save(DraftList list) throws LibraryException {
+        change(rows -> drafts.save(list));
     }
 
     /** All assignments. */

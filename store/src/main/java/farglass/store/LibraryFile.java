@@ -23,7 +23,9 @@ import org.jspecify.annotations.Nullable;
 /** Opens, makes and migrates the SQLite file of a library. */
 final class LibraryFile {
     /** Version of the newest migration; also kept in the file's {@code user_version}. */
-    static final int VERSION = 3;
+    static final int VERSION = 4;
+    /** From here on a library has a table of drafts. */
+    static final int WITH_DRAFTS = 4;
 
     /** First bytes of every SQLite file, see its "Database File Format", section 1.3. */
     private static final byte[] HEAD = "SQLite format 3\0".getBytes(StandardCharsets.US_ASCII);

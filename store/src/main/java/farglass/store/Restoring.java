@@ -51,7 +51,8 @@ public final class Restoring {
         return LibraryDifference.between(Salvage.of(backup, clock), now);
     }
 
-    private static final Salvage NOTHING = new Salvage(List.of(), List.of(), List.of(), java.util.Map.of(), List.of());
+    private static final Salvage NOTHING =
+            new Salvage(List.of(), List.of(), List.of(), List.of(), java.util.Map.of(), List.of());
 
     /**
      * Puts the backup in the library's place. Stopped at any moment, either the one or the other is there whole.

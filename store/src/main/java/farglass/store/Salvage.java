@@ -1,8 +1,10 @@
 package farglass.store;
 
+import farglass.draft.DraftList;
 import farglass.match.MatchRecord;
 import farglass.plan.Assignment;
 import farglass.plan.Plan;
+import farglass.store.json.DraftJson;
 import farglass.store.json.FormatException;
 import farglass.store.json.MatchJson;
 import farglass.store.json.PlanJson;
@@ -30,12 +32,14 @@ public record Salvage(
         List<MatchRecord> matches,
         List<Plan> plans,
         List<Assignment> assignments,
+        List<DraftList> drafts,
         Map<String, String> settings,
         List<String> missing) {
     public Salvage {
         matches = List.copyOf(matches);
         plans = List.copyOf(plans);
         assignments = List.copyOf(assignments);
+        drafts = List.copyOf(drafts);
         settings = Map.copyOf(settings);
         missing = List.copyOf(missing);
     }
@@ -48,6 +52,9 @@ public record Salvage(
         }
         for (Assignment a : assignments) {
             empty.save(a);
+        }
+        for (DraftList d : drafts) {
+            empty.save(d);
         }
         for (Map.Entry<String, String> e : settings.entrySet()) {
             empty.set(e.getKey(), e.getValue());
@@ -92,11 +99,18 @@ public record Salvage(
                 "assignment",
                 PlanJson::readAssignment,
                 missing);
+        List<DraftList> drafts = documents(
+                LibraryFile.version(c) < LibraryFile.WITH_DRAFTS
+                        ? Map.of()
+                        : rows(c, "draft_list", "match_id", "COALESCE(document, '')", missing),
+                "list of drafts of",
+                DraftJson::read,
+                missing);
         Map<String, String> settings = rows(c, "setting", "name", "COALESCE(text, '')", missing);
         if (matches.isEmpty() && plans.isEmpty() && assignments.isEmpty() && !missing.isEmpty()) {
             throw new SQLException("nothing of it can be read");
         }
-        return new Salvage(matches, plans, assignments, settings, missing);
+        return new Salvage(matches, plans, assignments, drafts, settings, missing);
     }
 
     private interface Reading<T> {

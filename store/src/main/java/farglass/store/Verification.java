@@ -1,5 +1,6 @@
 package farglass.store;
 
+import farglass.store.json.DraftJson;
 import farglass.store.json.EditJson;
 import farglass.store.json.FormatException;
 import farglass.store.json.MatchJson;
@@ -60,6 +61,9 @@ public record Verification(int version, Map<String, Long> counts, List<String> f
         each(c, "edit_log", "match_id || ', edit ' || n, edit", counts, faults, r -> EditJson.read(text(r)));
         each(c, "plan_version", "plan_id || ', version ' || n, document", counts, faults, r -> PlanJson.read(text(r)));
         each(c, "assignment", "id, document", counts, faults, r -> PlanJson.readAssignment(text(r)));
+        if (LibraryFile.version(c) >= LibraryFile.WITH_DRAFTS) {
+            each(c, "draft_list", "match_id, document", counts, faults, r -> DraftJson.read(text(r)));
+        }
         each(c, "plan", "id", counts, faults, r -> {});
         each(c, "setting", "name, text", counts, faults, r -> {});
         ask(

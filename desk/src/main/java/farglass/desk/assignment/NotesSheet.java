@@ -3,6 +3,7 @@ package farglass.desk.assignment;
 import farglass.desk.shell.Desk;
 import farglass.desk.shell.Ui;
 import farglass.desk.shell.Words;
+import farglass.draft.NoteDrafts;
 import farglass.intake.NoteColumn;
 import farglass.intake.NoteReader;
 import farglass.lexicon.Lexicon;
@@ -45,6 +46,7 @@ final class NotesSheet extends StackPane {
 
     private final Desk desk;
     private final MatchRecord into;
+    private final String file;
     private final NotesTable table;
     private final Runnable close;
     private final List<NoteColumn> roles;
@@ -62,6 +64,7 @@ final class NotesSheet extends StackPane {
     NotesSheet(Desk desk, MatchRecord into, String file, NotesTable table, Runnable close) {
         this.desk = desk;
         this.into = into;
+        this.file = file;
         this.table = table;
         this.close = close;
         this.terms = remembered();
@@ -215,7 +218,7 @@ final class NotesSheet extends StackPane {
             reader = new NoteReader(now, desk.lexicon(), roles, terms, down.isSelected());
             all = reader.read(table.rows());
         }
-        desk.edit(into.id(), reader.edit(all));
+        int fresh = desk.session().drafts().add(into.id(), NoteDrafts.of(all, file));
         desk.preferences().set(signature(), roles.stream().map(Enum::name).collect(Collectors.joining(",")));
         desk.preferences()
                 .set(
@@ -223,10 +226,9 @@ final class NotesSheet extends StackPane {
                         terms.entrySet().stream()
                                 .map(e -> e.getKey() + "=" + e.getValue())
                                 .collect(Collectors.joining("\n")));
-        long taken = all.stream().filter(r -> !r.tags().isEmpty()).count();
         close.run();
         desk.openMatch(into.id());
-        desk.notices().done(Words.of("notes.taken", taken));
+        desk.notices().done(Words.of("notes.taken", fresh));
     }
 
     private static final class Cell extends ListCell<NoteReader.Row> {

@@ -19,6 +19,7 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Consumer;
 import javafx.application.Platform;
 import javafx.scene.Node;
 import javafx.scene.input.TransferMode;
@@ -30,14 +31,20 @@ final class FilmChoice {
 
     private final Desk desk;
     private final Angles angles;
+    private Consumer<Path> captions = file -> {};
 
     FilmChoice(Desk desk, Angles angles) {
         this.desk = desk;
         this.angles = angles;
     }
 
-    /** Lets film files, or a folder to look for lost films in, be dropped on a part of the window. */
-    void acceptDrops(Node target) {
+    /**
+     * Lets film files, their captions, or a folder to look for lost films in, be dropped on a part of the window.
+     *
+     * @param takeCaptions takes captions of the film looked at
+     */
+    void acceptDrops(Node target, Consumer<Path> takeCaptions) {
+        captions = takeCaptions;
         target.setOnDragOver(e -> {
             if (e.getDragboard().hasFiles()) {
                 e.acceptTransferModes(TransferMode.COPY);
@@ -60,6 +67,10 @@ final class FilmChoice {
     void take(Path file) {
         if (Files.isDirectory(file)) {
             new LostFilms(desk).lookIn(file);
+            return;
+        }
+        if (DraftIntake.isCaptions(file)) {
+            captions.accept(file);
             return;
         }
         MatchRecord r = desk.openRecord().get();

@@ -16,6 +16,7 @@ final class FilmKeys {
     FilmKeys(FilmStation station) {
         this.station = station;
         BooleanSupplier idle = () -> station.phrase().isEmpty();
+        BooleanSupplier inHand = () -> idle.getAsBoolean() && station.drafts().atWork();
         keys.on("Space", "keys.play", idle, this::toggle)
                 .on("Ctrl+Space", "keys.play", this::toggle)
                 .on("Right", "keys.frame.next", idle, () -> player(p -> p.step(1)))
@@ -123,7 +124,30 @@ final class FilmKeys {
                 .on("Shift+F10", "keys.talk.write", () -> station.sheets().writeTalk())
                 .on("F7", "keys.reaction", () -> station.sheets().measureReaction())
                 .on("F5", "keys.pass", station::changePass)
-                .on("F3", "keys.second", () -> station.passes().next())
+                .on("F3", "keys.draft.next", station::next)
+                .on("Shift+F3", "keys.draft.previous", () -> station.drafts().step(-1))
+                .on("Ctrl+F3", "keys.skim", () -> station.skim().toggle())
+                .on("F12", "keys.draft.sheet", () -> station.drafts().toggle())
+                .on(
+                        "Enter",
+                        "keys.draft.take",
+                        inHand,
+                        () -> station.drafts().pass().take())
+                .on(
+                        "Ctrl+Enter",
+                        "keys.draft.here",
+                        inHand,
+                        () -> station.drafts().pass().takeHere())
+                .on(
+                        "Shift+Enter",
+                        "keys.draft.run",
+                        inHand,
+                        () -> station.drafts().pass().takeRun())
+                .on(
+                        "Delete",
+                        "keys.draft.refuse",
+                        inHand,
+                        () -> station.drafts().pass().refuse())
                 .on("Page Up", "keys.tag.previous", () -> step(-1))
                 .on("Page Down", "keys.tag.next", () -> step(1))
                 .on("Alt+Left", "keys.nudge.earlier", () -> station.edits().nudge(-FRAME_MS))
@@ -145,7 +169,7 @@ final class FilmKeys {
                 .on("Ctrl+R", "keys.repeat", station::repeat)
                 .on("Ctrl+E", "keys.correct", station::correct)
                 .on("Ctrl+D", "keys.split", station::split)
-                .on("Ctrl+Z", "keys.undo", () -> station.desk().undo())
+                .on("Ctrl+Z", "keys.undo", station::undo)
                 .on("Ctrl+Shift+Z", "keys.redo", () -> station.desk().redo());
     }
 

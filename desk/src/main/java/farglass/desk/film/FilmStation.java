@@ -16,8 +16,6 @@ import farglass.match.Tag;
 import farglass.time.Clock;
 import farglass.time.MatchTime;
 import farglass.work.publish.TagText;
-import java.nio.file.Files;
-import java.nio.file.Path;
 import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
@@ -61,13 +59,15 @@ public final class FilmStation implements Station, Keys.Bound {
     private final Looping looping = new Looping(film);
     private ClockFinder clockFinder;
     private Scored scored;
+    private FilmDrafts drafts;
+    private SkimPass skim;
     private Sketch sketch;
     private final TagEdits edits;
     private final ClockPhrase clocks;
     private final Keys keys;
     private final VBox page;
     private final StackPane over = new StackPane();
-    private final Button make = Ui.button(Words.of("film.make"), this::makeFootage, "choice");
+    private final FilmOpening opening;
     private final Passes passes;
     private String shownMatch;
     private String shownFile;
@@ -98,6 +98,7 @@ public final class FilmStation implements Station, Keys.Bound {
         this.list = new RecordList(desk, clock, this::pick);
         this.passes = new Passes(desk, edits::selected, this::pick);
         this.choice = new FilmChoice(desk, angles);
+        this.opening = new FilmOpening(desk, film, angles, choice);
         this.phrase = new PhraseLine(desk.lexicon(), this::record, watch::stamp, desk::colour, this::keep);
         phrase.asks(passes::question, this::answer);
         this.keys = new FilmKeys(this).keys();
@@ -128,14 +129,12 @@ public final class FilmStation implements Station, Keys.Bound {
 
     private VBox layout() {
         sketch = new Sketch(desk, film, angles, this::back);
-        screen.getChildren().addAll(film, sketch, chip, make);
+        screen.getChildren().addAll(film, sketch, chip, opening.make());
         screen.getStyleClass().add("screen");
         StackPane.setAlignment(chip, Pos.TOP_RIGHT);
         StackPane.setMargin(chip, new Insets(12));
-        StackPane.setAlignment(make, Pos.BOTTOM_CENTER);
-        StackPane.setMargin(make, new Insets(24));
         screen.setMinSize(0, 0);
-        choice.acceptDrops(screen);
+        choice.acceptDrops(screen, f -> drafts.intake().captions(f));
         direction.setId("record-clock");
         direction.setFocusTraversable(false);
         showDirection();
@@ -143,10 +142,14 @@ public final class FilmStation implements Station, Keys.Bound {
         HBox facts = new HBox(2, count, direction);
         facts.setAlignment(Pos.CENTER_RIGHT);
         VBox record = Ui.sheet(Words.of("film.record"), facts, Ui.grow(list.view()));
-        scored = new Scored(desk, film, angles, record);
+        SidePages side = new SidePages(record);
+        scored = new Scored(desk, film, angles, side);
+        drafts = new FilmDrafts(desk, film, angles, watch, side, tide, clock, this::seek);
+        scored.onCalls(drafts.intake()::score);
+        skim = new SkimPass(desk, film, angles, watch, drafts);
         clockFinder = new ClockFinder(desk, film, angles, screen, scored, this::filmCounts, this::back);
         HBox upper = new HBox(12);
-        Gradual.parts(upper, Ui.grow(screen), scored.view());
+        Gradual.parts(upper, Ui.grow(screen), side);
         VBox tideSheet = Ui.sheet(Words.of("film.tide"), new TideLegend(), Ui.grow(tide));
         tideSheet.setMinHeight(178);
         tideSheet.setMaxHeight(178);
@@ -220,6 +223,10 @@ public final class FilmStation implements Station, Keys.Bound {
         return scored;
     }
 
+    FilmDrafts drafts() {
+        return drafts;
+    }
+
     PhraseLine phrase() {
         return phrase;
     }
@@ -233,10 +240,12 @@ public final class FilmStation implements Station, Keys.Bound {
             film.open(null, Words.of("film.none"));
             list.show(null, -1);
             tide.show(null, Corner.A, -1);
+            drafts.show(null);
             return;
         }
         boolean other = !r.id().equals(shownMatch);
         if (other) {
+            skim.leave();
             edits.select(-1);
             mat.stop();
             mat.set(MatchTime.ZERO);
@@ -249,42 +258,23 @@ public final class FilmStation implements Station, Keys.Bound {
             shownMatch = r.id();
             shownFile = file;
             looping.forget();
-            openFilm(r, MatchTime.ZERO);
+            opening.open(r, MatchTime.ZERO);
             filmCounts(null);
             if (file != null) {
                 clockFinder.known(r);
+                drafts.intake().beside(r);
             }
         }
         int selected = Math.min(edits.selected(), r.tags().size() - 1);
         list.show(r, selected);
         tide.show(r, desk.amber(r), selected);
         scored.changed(r);
+        drafts.show(r);
         header(r);
         moved();
         phrase.moved();
         if (selected < 0) {
             revealNow();
-        }
-    }
-
-    /** Opens the film looked at, at a match moment. */
-    private void openFilm(MatchRecord r, MatchTime at) {
-        make.setVisible(false);
-        if (r.films().isEmpty()) {
-            film.open(null, Words.of("film.no-film"));
-            make.setVisible(true);
-            return;
-        }
-        Path path = angles.path(r);
-        if (Files.exists(path)) {
-            film.open(path, Words.of("film.opening"));
-            angles.clock(r).filmTimes(at).stream()
-                    .findFirst()
-                    .ifPresent(f -> film.player().seek(f));
-        } else {
-            boolean madeUp = angles.film(r).file().startsWith("films/");
-            film.open(null, Words.of(madeUp ? "film.not-made" : "film.missing", path));
-            make.setVisible(madeUp);
         }
     }
 
@@ -299,19 +289,14 @@ public final class FilmStation implements Station, Keys.Bound {
         angles.to((angles.index(r) + 1) % r.films().size());
         shownFile = angles.film(r).file();
         looping.forget();
-        openFilm(r, at);
+        opening.open(r, at);
         chip();
     }
 
     private void reopen(String match) {
         if (match != null && match.equals(shownMatch)) {
-            openFilm(record(), MatchTime.ZERO);
+            opening.open(record(), MatchTime.ZERO);
         }
-    }
-
-    private void makeFootage() {
-        make.setVisible(false);
-        choice.makeFootage(record());
     }
 
     private void header(MatchRecord r) {
@@ -421,6 +406,24 @@ public final class FilmStation implements Station, Keys.Bound {
         phrase.moved();
     }
 
+    SkimPass skim() {
+        return skim;
+    }
+
+    /** To the next draft; where none is open, to the next place to look at again. */
+    void next() {
+        if (passes.second() || !drafts.step(1)) {
+            passes.next();
+        }
+    }
+
+    /** Takes back what was done last to the match or its drafts. */
+    void undo() {
+        if (!drafts.pass().undo()) {
+            desk.undo();
+        }
+    }
+
     Passes passes() {
         return passes;
     }
@@ -460,6 +463,8 @@ public final class FilmStation implements Station, Keys.Bound {
     private void keep(String text, List<Tag> tags) {
         if (text.startsWith("clock")) {
             clocks.read(text);
+        } else if (drafts.pass().correcting()) {
+            drafts.pass().correct(tags);
         } else {
             edits.keep(tags, watch.inReplay());
         }
@@ -481,7 +486,8 @@ public final class FilmStation implements Station, Keys.Bound {
     }
 
     void correct() {
-        edits.beginCorrection().ifPresent(text -> {
+        Optional<String> begun = drafts.atWork() ? drafts.pass().beginCorrection() : edits.beginCorrection();
+        begun.ifPresent(text -> {
             phrase.field().setText(text);
             phrase.field().end();
             phrase.field().requestFocus();

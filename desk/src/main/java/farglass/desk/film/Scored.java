@@ -22,16 +22,15 @@ import farglass.time.FilmTime;
 import farglass.work.publish.TagText;
 import java.util.List;
 import java.util.Objects;
+import java.util.function.Consumer;
 import javafx.geometry.Insets;
 import javafx.geometry.Pos;
-import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.ListCell;
 import javafx.scene.control.ListView;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Region;
-import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import javafx.scene.shape.Circle;
 
@@ -53,9 +52,12 @@ final class Scored {
     private final Label count = Ui.label("", "soft");
     private final Button all = Ui.button("", this::takeAll, "strong-button");
     private final VBox sheet;
-    private final StackPane place = new StackPane();
+    private final SidePages side;
+    private Consumer<List<ReadCall>> onCalls = calls -> {};
     private ReadScore read;
     private boolean filling;
+    /** Whether what was read has not been told yet. */
+    private boolean fresh;
 
     /**
      * @param call a change with what the record says about it
@@ -63,11 +65,12 @@ final class Scored {
      */
     private record Row(ReadCall call, int worked) {}
 
-    /** @param tags the sheet of the record, in whose place this one is shown */
-    Scored(Desk desk, FilmView film, Angles angles, Node tags) {
+    /** @param side where it is shown in place of the record */
+    Scored(Desk desk, FilmView film, Angles angles, SidePages side) {
         this.desk = desk;
         this.film = film;
         this.angles = angles;
+        this.side = side;
         list.setId("scored-list");
         list.setFocusTraversable(false);
         list.getStyleClass().add("record");
@@ -83,15 +86,12 @@ final class Scored {
         HBox buttons = new HBox(8, close, Ui.spring(), all);
         sheet = Ui.sheet(Words.of("scored.title"), count, Ui.grow(list), buttons);
         sheet.setId("scored");
-        sheet.setVisible(false);
-        place.getChildren().addAll(tags, sheet);
-        place.setMinWidth(330);
-        place.setMaxWidth(330);
+        side.add(sheet);
     }
 
-    /** The sheet of the record, or of what scored. */
-    Node view() {
-        return place;
+    /** Who hears of the calls that a score just read, or read before, proposes. */
+    void onCalls(Consumer<List<ReadCall>> listener) {
+        onCalls = listener;
     }
 
     boolean shown() {
@@ -110,6 +110,7 @@ final class Scored {
     /** Takes what was read, and shows it. */
     void read(ReadScore now) {
         read = now;
+        fresh = true;
         changed(desk.openRecord().get());
         show(true);
     }
@@ -117,6 +118,7 @@ final class Scored {
     /** Has what was read before, without showing it. */
     void known(ReadScore before) {
         read = before;
+        fresh = true;
         changed(desk.openRecord().get());
     }
 
@@ -125,8 +127,11 @@ final class Scored {
     }
 
     private void show(boolean on) {
-        sheet.setVisible(on);
-        place.getChildren().get(0).setVisible(!on);
+        if (on) {
+            side.show(sheet);
+        } else {
+            side.leave(sheet);
+        }
     }
 
     /** The record has changed, or another one is open. */
@@ -181,6 +186,10 @@ final class Scored {
         count.setText(Words.of("scored.count", rows.size()));
         all.setVisible(open > 0);
         all.setText(Words.of("scored.all", open));
+        if (fresh) {
+            fresh = false;
+            onCalls.accept(calls());
+        }
     }
 
     private List<ReadCall> calls() {

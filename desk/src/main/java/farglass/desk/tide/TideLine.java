@@ -34,6 +34,10 @@ public final class TideLine extends Region {
     private MatchTime now;
     private int selected = -1;
     private List<TidePainter.Mark> marks = List.of();
+    private List<DraftMark> drafts = List.of();
+    private List<TidePainter.Mark> draftMarks = List.of();
+    private IntConsumer onDraft = i -> {};
+    private IntFunction<String> draftWords = i -> "";
     private Consumer<MatchTime> onSeek = t -> {};
     private IntConsumer onPick = i -> {};
     private IntFunction<String> words = i -> "";
@@ -99,6 +103,18 @@ public final class TideLine extends Region {
         words = text;
     }
 
+    /** What is proposed, drawn faintly beside what the record holds. */
+    public void drafts(List<DraftMark> marks) {
+        drafts = List.copyOf(marks);
+        draw();
+    }
+
+    /** Told of the number of a draft whose mark is pressed; words for it. */
+    public void onDraft(IntConsumer action, IntFunction<String> text) {
+        onDraft = action;
+        draftWords = text;
+    }
+
     @Override
     protected void layoutChildren() {
         if (ground.getWidth() != getWidth() || ground.getHeight() != getHeight()) {
@@ -137,6 +153,7 @@ public final class TideLine extends Region {
         p.axis();
         p.names();
         p.steps(2, Look.INK);
+        draftMarks = p.drafts(drafts);
         marks = p.marks(selected);
         drawHead();
     }
@@ -151,10 +168,10 @@ public final class TideLine extends Region {
         }
     }
 
-    private TidePainter.Mark near(MouseEvent e) {
+    private static TidePainter.Mark near(List<TidePainter.Mark> among, MouseEvent e) {
         TidePainter.Mark best = null;
         double least = NEAR;
-        for (TidePainter.Mark m : marks) {
+        for (TidePainter.Mark m : among) {
             double d = Math.hypot(m.x() - e.getX(), m.y() - e.getY());
             if (d < least) {
                 least = d;
@@ -165,9 +182,12 @@ public final class TideLine extends Region {
     }
 
     private void pressed(MouseEvent e) {
-        TidePainter.Mark mark = near(e);
+        TidePainter.Mark mark = near(marks, e);
+        TidePainter.Mark draft = near(draftMarks, e);
         if (mark != null) {
             onPick.accept(mark.tag());
+        } else if (draft != null) {
+            onDraft.accept(draft.tag());
         } else {
             seek(e.getX());
         }
@@ -182,11 +202,12 @@ public final class TideLine extends Region {
     }
 
     private void hover(MouseEvent e) {
-        TidePainter.Mark mark = near(e);
-        if (mark == null) {
+        TidePainter.Mark mark = near(marks, e);
+        TidePainter.Mark draft = near(draftMarks, e);
+        if (mark == null && draft == null) {
             Tooltip.uninstall(ground, tip);
         } else {
-            tip.setText(words.apply(mark.tag()));
+            tip.setText(mark == null ? draftWords.apply(draft.tag()) : words.apply(mark.tag()));
             Tooltip.install(ground, tip);
         }
     }

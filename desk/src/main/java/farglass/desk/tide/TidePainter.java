@@ -22,6 +22,10 @@ import javafx.scene.text.TextAlignment;
 final class TidePainter {
     static final double MARK = 5.5;
     private static final double MARK_AWAY = 13;
+    /** How strong a draft is drawn of which nothing is sure, and one of which all is. */
+    private static final double FAINTEST = 0.15;
+
+    private static final double FAINT = 0.7;
 
     private final GraphicsContext g;
     private final MatchRecord record;
@@ -132,6 +136,37 @@ final class TidePainter {
             previous = s;
         }
         g.stroke();
+    }
+
+    /** Draws what is proposed: the surer the stronger, and what is no attempt as a short stroke at the edge. */
+    List<Mark> drafts(List<DraftMark> drafts) {
+        List<Mark> drawn = new ArrayList<>();
+        for (int i = 0; i < drafts.size(); i++) {
+            DraftMark d = drafts.get(i);
+            boolean up = d.who() == null || d.who() == top;
+            Color full = d.who() == null ? Look.SOFT : up ? Look.OURS : Look.THEIRS;
+            Color colour = full.deriveColor(0, 1, 1, FAINTEST + (FAINT - FAINTEST) * d.confidence());
+            Shape shape = d.family() == null ? null : Shape.of(d.family());
+            double level = line.at(d.t()).map(this::height).orElse(y + h / 2);
+            double my = up ? Math.max(y + 6, level - MARK_AWAY) : Math.min(y + h - 6, level + MARK_AWAY);
+            if (shape == null) {
+                my = up ? y + 5 : y + h - 5;
+                g.setStroke(colour);
+                g.setLineWidth(2);
+                g.strokeLine(at(d.t()), my - 4, at(d.t()), my + 4);
+            } else {
+                g.setLineDashes(2.2, 2.2);
+                shape.draw(g, at(d.t()), my, MARK, 0, colour);
+                g.setLineDashes();
+            }
+            if (d.inHand()) {
+                g.setStroke(Look.ALARM);
+                g.setLineWidth(1.5);
+                g.strokeOval(at(d.t()) - 9, my - 9, 18, 18);
+            }
+            drawn.add(new Mark(i, at(d.t()), my));
+        }
+        return drawn;
     }
 
     /** Draws every attempt; shape = family, fill = how far it got, colour = who. */

@@ -1,5 +1,6 @@
 package farglass.work.session;
 
+import farglass.draft.DraftList;
 import farglass.match.MatchRecord;
 import farglass.plan.Assignment;
 import farglass.plan.Plan;
@@ -14,12 +15,18 @@ public record LibraryContent(
         List<MatchRecord> matches,
         List<Assignment> assignments,
         List<Plan> plans,
+        List<DraftList> drafts,
         Map<String, String> settings) {
 
     /** @throws LibraryException when it cannot be read; it stays open */
     public static LibraryContent of(Library library) throws LibraryException {
         return new LibraryContent(
-                library, library.matches(), library.assignments(), library.plans(), library.settings());
+                library,
+                library.matches(),
+                library.assignments(),
+                library.plans(),
+                library.drafts(),
+                library.settings());
     }
 
     /** Reads a library; closes it when it cannot be read. */

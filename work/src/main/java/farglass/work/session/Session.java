@@ -34,6 +34,7 @@ public final class Session implements AutoCloseable {
     private final Records records;
     private final Assignments assignments;
     private final Plans plans;
+    private final Drafts drafts;
     private final List<SessionListener> listeners = new ArrayList<>();
     private Rulesets rulesets;
     private LibraryIndex index;
@@ -59,6 +60,7 @@ public final class Session implements AutoCloseable {
         this.records = new Records(content.matches(), library, tasks, messages);
         this.assignments = new Assignments(content.assignments(), library, tasks, messages);
         this.plans = new Plans(content.plans(), library, tasks, messages);
+        this.drafts = new Drafts(content.drafts(), records, lexicon, library, tasks, messages);
         this.index = LibraryIndex.empty(lexicon);
     }
 
@@ -67,6 +69,7 @@ public final class Session implements AutoCloseable {
         listeners.add(listener);
         records.listen(listener);
         plans.listen(listener);
+        drafts.listen(listener);
     }
 
     /** May be called from any thread. */
@@ -119,6 +122,11 @@ public final class Session implements AutoCloseable {
         return plans;
     }
 
+    /** What is proposed about the matches. */
+    public Drafts drafts() {
+        return drafts;
+    }
+
     /** The rulesets at hand, the team's own first. */
     public Rulesets rulesets() {
         return rulesets;
@@ -162,6 +170,7 @@ public final class Session implements AutoCloseable {
     private void replace(LibraryContent now) {
         assignments.replace(now.assignments());
         plans.replace(now.plans());
+        drafts.replace(now.drafts());
         records.replace(now.matches());
         listeners.forEach(SessionListener::replaced);
     }

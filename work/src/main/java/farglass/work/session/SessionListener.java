@@ -15,6 +15,9 @@ public interface SessionListener {
     /** Everything was read anew: matches, assignments and plans may be gone. */
     default void replaced() {}
 
+    /** What is proposed about a match has changed, or how sure its sources are. */
+    default void draftsChanged(String match) {}
+
     /** One of the plans is another version now. */
     default void planChanged(Plan now) {}
 }

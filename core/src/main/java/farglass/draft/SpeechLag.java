@@ -1,0 +1,63 @@
+package farglass.draft;
+
+import farglass.match.MatchRecord;
+import farglass.match.Tag;
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.Collections;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.Function;
+
+/** How long after an act people speak of it. */
+public final class SpeechLag {
+    /** Until taken drafts say otherwise. */
+    public static final long USUAL_MS = 1500;
+
+    /** Fewer say nothing. */
+    private static final int LEAST = 5;
+
+    private static final long MOST_MS = 10_000;
+
+    private SpeechLag() {}
+
+    /**
+     * What drafts that were taken and put to their true moment tell: the median of what was said less when it was done.
+     * Those that were left where they were proposed say nothing, because nobody has put them there.
+     *
+     * @return 0..10000 ms
+     */
+    public static long learned(Collection<DraftList> lists, Function<String, Optional<MatchRecord>> records) {
+        List<Long> lags = new ArrayList<>();
+        for (DraftList list : lists) {
+            Optional<MatchRecord> record = records.apply(list.match());
+            if (record.isPresent()) {
+                list.drafts().forEach(d -> lag(d, record.get()).ifPresent(lags::add));
+            }
+        }
+        if (lags.size() < LEAST) {
+            return USUAL_MS;
+        }
+        Collections.sort(lags);
+        return lags.get(lags.size() / 2);
+    }
+
+    private static Optional<Long> lag(Draft d, MatchRecord record) {
+        if (d.saidMs() < 0 || d.film() == null || d.id() == null) {
+            return Optional.empty();
+        }
+        Optional<Draft> said = d.timed(record, 0);
+        for (Tag tag : record.tags()) {
+            if (said.isPresent() && d.id().equals(tag.info().id()) && moved(tag)) {
+                long lag = said.get().tag().t().since(tag.t());
+                return lag < 0 || lag > MOST_MS ? Optional.empty() : Optional.of(lag);
+            }
+        }
+        return Optional.empty();
+    }
+
+    private static boolean moved(Tag tag) {
+        return tag.info().extra().get(Draft.PROPOSED) instanceof Number n
+                && n.longValue() != tag.t().ms();
+    }
+}

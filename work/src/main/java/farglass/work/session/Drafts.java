@@ -1,0 +1,190 @@
+package farglass.work.session;
+
+import farglass.draft.Draft;
+import farglass.draft.DraftList;
+import farglass.draft.Source;
+import farglass.draft.SourceRecord;
+import farglass.draft.SpeechLag;
+import farglass.lexicon.Lexicon;
+import farglass.match.Edit;
+import farglass.match.MatchRecord;
+import farglass.match.OpenEnd;
+import farglass.match.Tag;
+import farglass.store.Library;
+import farglass.work.task.Tasks;
+import java.util.ArrayDeque;
+import java.util.ArrayList;
+import java.util.Deque;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * What is proposed about the matches of the library, beside their records. A change is shown at once and written in
+ * order. Belongs to the thread of results.
+ */
+public final class Drafts {
+    private final Records records;
+    private final Lexicon lexicon;
+    private final Library library;
+    private final Tasks tasks;
+    private final Messages messages;
+    private final List<SessionListener> listeners = new ArrayList<>();
+    private final Map<String, DraftList> byMatch = new LinkedHashMap<>();
+    private final Deque<Refusal> refusals = new ArrayDeque<>();
+    private @Nullable Map<Source, SourceRecord> judged;
+    private long lagMs = -1;
+
+    /** @param at the record as it was then: an edit made since is taken back first */
+    private record Refusal(String match, String draft, MatchRecord at) {}
+
+    Drafts(List<DraftList> all, Records records, Lexicon lexicon, Library library, Tasks tasks, Messages messages) {
+        this.records = records;
+        this.lexicon = lexicon;
+        this.library = library;
+        this.tasks = tasks;
+        this.messages = messages;
+        replace(all);
+    }
+
+    void listen(SessionListener listener) {
+        listeners.add(listener);
+    }
+
+    void replace(List<DraftList> all) {
+        byMatch.clear();
+        refusals.clear();
+        all.forEach(d -> byMatch.put(d.match(), d));
+        forgetCounts();
+    }
+
+    private void forgetCounts() {
+        judged = null;
+        lagMs = -1;
+    }
+
+    /** All that is kept about a match. */
+    public DraftList of(String match) {
+        return byMatch.getOrDefault(match, DraftList.empty(match));
+    }
+
+    /** How often each source was right so far, over all matches; worked out anew when a match is looked at. */
+    public Map<Source, SourceRecord> sources() {
+        if (judged == null) {
+            judged = SourceRecord.of(byMatch.values(), records::match, lexicon);
+        }
+        return judged;
+    }
+
+    /** How long after an act people speak of it, as taken drafts tell, ms. */
+    public long lagMs() {
+        if (lagMs < 0) {
+            lagMs = SpeechLag.learned(byMatch.values(), records::match);
+        }
+        return lagMs;
+    }
+
+    /** All that is kept about a match with what has become of it, each source heard as loud as it has deserved. */
+    public List<DraftList.Judged> judged(MatchRecord record) {
+        DraftList list = of(record.id());
+        if (list.drafts().isEmpty()) {
+            return List.of();
+        }
+        Map<Source, SourceRecord> sources = sources();
+        return list.judged(record, lexicon, lagMs()).stream()
+                .map(j -> new DraftList.Judged(SourceRecord.heard(j.draft(), sources), j.fate()))
+                .toList();
+    }
+
+    /** Puts what a source says of a match beside what is there; the number of drafts that are new. */
+    public int add(String match, List<Draft> found) {
+        Optional<MatchRecord> record = records.match(match);
+        if (record.isEmpty() || found.isEmpty()) {
+            return 0;
+        }
+        DraftList before = of(match);
+        DraftList next = before.with(found, record.get(), lexicon);
+        keep(before, next);
+        return next.drafts().size() - before.drafts().size();
+    }
+
+    /** Nobody is to be asked about it again. */
+    public void refuse(String match, String draft) {
+        records.match(match).ifPresent(r -> {
+            refusals.push(new Refusal(match, draft, r));
+            keep(of(match), of(match).refused(draft, true));
+        });
+    }
+
+    /** A refused one is asked about again. */
+    public void reopen(String match, String draft) {
+        keep(of(match), of(match).refused(draft, false));
+    }
+
+    /** Takes drafts as they are, in one edit. */
+    public void take(String match, List<Draft> drafts, boolean looked) {
+        records.match(match).ifPresent(r -> {
+            Edit edit = OpenEnd.keep(
+                    r, drafts.stream().map(d -> d.taken(d.tag(), looked)).toList());
+            records.edit(match, edit);
+            forgetCounts();
+            listeners.forEach(l -> l.draftsChanged(match));
+        });
+    }
+
+    /** Takes a draft as something else, or at another moment. */
+    public void take(String match, Draft draft, List<Tag> as) {
+        if (as.isEmpty()) {
+            return;
+        }
+        records.match(match).ifPresent(r -> {
+            List<Tag> tags = new ArrayList<>(as);
+            tags.set(0, draft.taken(as.get(0), true));
+            records.edit(match, OpenEnd.keep(r, tags));
+            forgetCounts();
+            listeners.forEach(l -> l.draftsChanged(match));
+        });
+    }
+
+    /**
+     * Takes the last refusal back, if it was the last thing done to the match.
+     *
+     * @return false when something else was: the record is to be asked
+     */
+    public boolean undoRefusal(String match) {
+        Refusal last = refusals.peek();
+        if (last == null
+                || !last.match().equals(match)
+                || records.match(match).filter(last.at()::equals).isEmpty()) {
+            return false;
+        }
+        refusals.pop();
+        reopen(match, last.draft());
+        return true;
+    }
+
+    private void keep(DraftList before, DraftList next) {
+        if (next.equals(before)) {
+            return;
+        }
+        show(next);
+        tasks.write(
+                () -> {
+                    library.save(next);
+                    return next;
+                },
+                kept -> {},
+                e -> {
+                    messages.problem(e.getMessage());
+                    show(before);
+                });
+    }
+
+    private void show(DraftList list) {
+        byMatch.put(list.match(), list);
+        forgetCounts();
+        listeners.forEach(l -> l.draftsChanged(list.match()));
+    }
+}
