@@ -5,6 +5,7 @@ import farglass.bench.fault.FrameFaults;
 import farglass.bench.fault.InputFaults;
 import farglass.bench.fault.KillFaults;
 import farglass.bench.speech.NarrationBench;
+import farglass.bench.speech.SkeletonBench;
 import farglass.bench.truth.ChainsBench;
 import farglass.bench.truth.CoverageBench;
 import farglass.bench.truth.PlanBench;
@@ -68,6 +69,10 @@ public final class BenchMain {
         }
         if (chosen.equals("NarrationBench")) {
             NarrationBench.start(args.length > 1 ? args[1] : "", args.length > 2 && args[2].equals("misses"));
+            System.exit(0);
+        }
+        if (chosen.equals("SkeletonBench")) {
+            SkeletonBench.start();
             System.exit(0);
         }
         if (chosen.equals("ClipBench")) {

@@ -1,26 +1,16 @@
 package farglass.bench;
 
 import farglass.lexicon.Lexicon;
-import farglass.lexicon.Position;
-import farglass.lexicon.Technique;
-import farglass.lexicon.Term;
-import farglass.match.Corner;
 import farglass.match.MatchRecord;
-import farglass.match.Outcome;
 import farglass.match.PositionLine;
-import farglass.match.Side;
 import farglass.match.Span;
 import farglass.match.Tag;
 import farglass.phrase.Context;
 import farglass.phrase.LikelyNext;
-import farglass.phrase.PhraseReader;
-import farglass.phrase.Reading;
 import farglass.simulate.DemoLibrary;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
-import java.util.Objects;
-import java.util.Optional;
 
 /**
  * Types every attempt and every place of the demo's filmed matches again, as an analyst would who knows the short
@@ -31,7 +21,7 @@ import java.util.Optional;
 final class KeystrokeBench {
     private static final int CHOICES = 5;
     private final Lexicon lexicon = Lexicon.builtIn();
-    private final PhraseReader reader = new PhraseReader(lexicon);
+    private final ShortestPhrase phrases = new ShortestPhrase(lexicon);
     private final List<Integer> keys = new ArrayList<>();
     private int attempts;
     private int first;
@@ -111,96 +101,18 @@ final class KeystrokeBench {
         if (!typed) {
             return;
         }
-        int best = Integer.MAX_VALUE;
-        for (String tail : tails(a)) {
-            if (rank >= 0) {
-                String chosen = a.by().code() + " " + Lexicon.normal(lexicon.techniqueName(a.technique())) + " ";
-                best = says(chosen + tail, context, a) ? Math.min(best, 1 + tail.length() + 1) : best;
-            }
-            for (String word : shortest(a.technique())) {
-                for (String who : List.of("", a.by().code() + " ")) {
-                    String phrase = who + word + (tail.isEmpty() ? "" : " " + tail);
-                    best = says(phrase, context, a) ? Math.min(best, phrase.length() + 1) : best;
-                }
-            }
-        }
-        keep(best);
-    }
-
-    private List<String> tails(Tag.Action a) {
-        String side = a.sides().stream()
-                .map(s -> s == Side.LEFT ? "l" : s == Side.RIGHT ? "r" : "both")
-                .reduce((x, y) -> x + " " + y)
-                .orElse("");
-        String level = a.reached() == null ? "" : Integer.toString(a.reached());
-        List<String> tails = new ArrayList<>();
-        for (String outcome : new String[] {"", "n", "s", "x", "ok"}) {
-            for (String to :
-                    a.to() == null ? new String[] {""} : new String[] {"", a.to().toLowerCase(java.util.Locale.ROOT)}) {
-                String tail = side + (outcome.equals("ok") ? "" : level);
-                tail = outcome.isEmpty() ? tail : (tail + " " + outcome).strip();
-                tails.add(to.isEmpty() ? tail : (tail + " " + to).strip());
-            }
-        }
-        return tails;
-    }
-
-    private List<String> shortest(String technique) {
-        Optional<Technique> known = lexicon.technique(technique);
-        return known.map(t -> lexicon.words().stream()
-                        .filter(w -> lexicon.lookUp(w).stream().anyMatch(x -> x.equals(t)))
-                        .sorted(Comparator.comparingInt(String::length))
-                        .limit(3)
-                        .toList())
-                .orElse(List.of());
-    }
-
-    private boolean says(String phrase, Context context, Tag.Action wanted) {
-        Reading reading = reader.read(phrase, context);
-        if (!reading.complete() || !(reading.tags().get(0) instanceof Tag.Action a)) {
-            return false;
-        }
-        return a.by() == wanted.by()
-                && a.technique().equals(wanted.technique())
-                && a.sides().equals(wanted.sides())
-                && a.outcome() == wanted.outcome()
-                && Objects.equals(a.reached(), wanted.reached())
-                && (wanted.to() == null
-                        || wanted.outcome() != Outcome.COMPLETED
-                        || wanted.to().equals(a.to()));
+        keep(phrases.attempt(a, context, rank >= 0));
     }
 
     private void place(MatchRecord r, Tag.Position p, Span here) {
         if (!typed) {
             return;
         }
-        Context context = new Context(r, p.t(), here);
-        int best = Integer.MAX_VALUE;
-        Term term = lexicon.position(p.position()).map(Position.class::cast).orElse(null);
-        List<String> words = lexicon.words().stream()
-                .filter(w -> lexicon.lookUp(w).stream().anyMatch(x -> x.equals(term)))
-                .toList();
-        for (String word : words) {
-            for (String who : new String[] {"", "a ", "b "}) {
-                Reading reading = reader.read(who + word, context);
-                boolean same = reading.complete()
-                        && reading.tags().get(0) instanceof Tag.Position q
-                        && q.position().equals(p.position())
-                        && q.holder() == p.holder()
-                        && q.guard() == guard(p);
-                best = same ? Math.min(best, who.length() + word.length() + 1) : best;
-            }
-        }
-        keep(best);
-    }
-
-    private Corner guard(Tag.Position p) {
-        boolean isGuard = lexicon.position(p.position()).map(Position::guard).orElse(false);
-        return p.guard() == null && isGuard && p.holder() != null ? p.holder().other() : p.guard();
+        keep(phrases.place(p, new Context(r, p.t(), here)));
     }
 
     private void keep(int best) {
-        if (best == Integer.MAX_VALUE) {
+        if (best == ShortestPhrase.UNSAID) {
             unsaid++;
         } else {
             keys.add(best);

@@ -85,6 +85,15 @@ public record Draft(
         return main().saidMs();
     }
 
+    /** The same at another moment; where it was proposed at is remembered when it is taken. */
+    public Draft at(MatchTime t) {
+        Map<String, Object> extra = new LinkedHashMap<>(tag.info().extra());
+        extra.putIfAbsent(PROPOSED, tag.t().ms());
+        TagInfo i = tag.info();
+        Tag moved = tag.at(t).with(new TagInfo(i.id(), i.tagger(), i.confidence(), i.note(), extra));
+        return new Draft(id, moved, film, filmMs, bases, refused);
+    }
+
     Draft named(String name) {
         return new Draft(name, tag, film, filmMs, bases, refused);
     }
@@ -134,7 +143,7 @@ public record Draft(
         }
         Map<String, Object> extra = new LinkedHashMap<>(as.info().extra());
         extra.put(FIELD, source().code());
-        extra.put(PROPOSED, tag.t().ms());
+        extra.putIfAbsent(PROPOSED, tag.t().ms());
         double sure = looked ? Math.max(LOOKED_AT, confidence()) : confidence();
         return as.with(new TagInfo(
                 id,

@@ -11,6 +11,7 @@ import farglass.match.RemarkKind;
 import farglass.match.Side;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -40,12 +41,52 @@ public final class NarrationReader {
     /** What is shown again was seen so long before at most. */
     private static final long SEEN_MS = 120_000;
 
+    /** Points are called so long after what they are for at most. */
+    private static final long SCORED_MS = 20_000;
+
+    /** What has come to nothing and then works was tried twice. */
+    private static final Set<@Nullable Outcome> FAILED =
+            EnumSet.of(Outcome.STUFFED, Outcome.COUNTERED, Outcome.ABANDONED);
+
+    /** So soon a name tells whose that was which was named without one. */
+    private static final long AT_ONCE_MS = 4000;
+
+    private static final long FOLLOWS_MS = 8000;
+    /** Without anything behind it what is pulled is guard. */
+    private static final Set<String> PULLS = Set.of("pulls", "pulled");
+
+    private static final Set<String> LEADING = Set.of("takedown", "sweep", "pass", "reversal");
+    private static final Set<String> FOLLOWING = Set.of("pin-advance", "back-take");
+    private static final Set<String> SCORING = Set.of("takedown", "sweep", "pass", "pin-advance", "back-take");
     private static final Set<String> NO_ATTEMPTS = Set.of("grip", "feint");
+    /** In a guard they are of the guard. */
+    private static final String HOOKS = "hook-insert";
+
     private static final double SURE = 0.85;
     private static final double MISHEARD = 0.15;
     private static final double NOBODY = 0.2;
     private static final double UNNAMED = 0.08;
     private static final double FAMILY_ONLY = 0.1;
+
+    /** Behind a side that is not the action's. */
+    private static final Set<String> LIMBS = Set.of(
+            "hand",
+            "arm",
+            "foot",
+            "leg",
+            "knee",
+            "hip",
+            "shoulder",
+            "grip",
+            "elbow",
+            "sleeve",
+            "collar",
+            "lapel",
+            "ankle",
+            "wrist",
+            "heel",
+            "underhook",
+            "hook");
 
     private static final Set<String> LEFT = Set.of("left", "lefthand");
     private static final Set<String> RIGHT = Set.of("right", "righthand");
@@ -82,6 +123,7 @@ public final class NarrationReader {
         private final List<Word> words;
         private final Clauses clauses;
         private final Subjects subjects;
+        private final Roles roles;
         private final List<Find> finds = new ArrayList<>();
         /** Film time from which on something is shown again; below 0 for the match itself. */
         private long again = -1;
@@ -90,6 +132,7 @@ public final class NarrationReader {
             this.words = words;
             this.clauses = new Clauses(words, people);
             this.subjects = new Subjects(words, people, patterns);
+            this.roles = new Roles(lexicon);
         }
 
         List<Find> all() {
@@ -148,7 +191,14 @@ public final class NarrationReader {
                 String code = f.family() ? f.code().substring(0, f.code().length() - 1) : f.code();
                 all.add(new Said(code, f.family(), f.from(), f.to(), true, true));
             }
-            for (Mention m : terms.in(words, begin, end)) {
+            List<Mention> mentions = terms.in(words, begin, end);
+            // "knee cut pinned" is a place, not the act whose name it begins with
+            all.removeIf(s -> mentions.stream()
+                    .anyMatch(m -> m.term() instanceof Position
+                            && m.from() <= s.from()
+                            && s.to() <= m.to()
+                            && m.to() - m.from() > s.to() - s.from()));
+            for (Mention m : mentions) {
                 boolean grip = m.to() + 1 < words.size()
                         && Set.of("grip", "grips")
                                 .contains(words.get(m.to() + 1).bare());
@@ -159,6 +209,15 @@ public final class NarrationReader {
                     if (!within) {
                         all.add(new Said(t.code(), false, m.from(), m.to(), m.exact(), false));
                     }
+                }
+            }
+            for (int i = begin; i < end; i++) {
+                int at = i;
+                boolean alone = PULLS.contains(words.get(i).bare())
+                        && (words.get(i).pause() != Word.Pause.NONE || i + 1 == words.size())
+                        && all.stream().noneMatch(s -> s.from() <= at && at <= s.to());
+                if (alone) {
+                    all.add(new Said("guard-pull", false, i, i, true, true));
                 }
             }
             all.sort(Comparator.comparingInt(Said::from));
@@ -187,7 +246,21 @@ public final class NarrationReader {
             return kept;
         }
 
-        private void act(Said s, int begin, int end) {
+        /** "The same pass" is the one that was tried last. */
+        private Said named(Said s) {
+            if (s.family() && patterns.has("same", clauses.bare(s.from(), s.to() + 1))) {
+                for (int i = finds.size() - 1; i >= 0; i--) {
+                    if (finds.get(i) instanceof Find.Act a && a.family().equals(s.code())) {
+                        return new Said(
+                                a.technique(), a.technique().equals(a.family()), s.from(), s.to(), s.exact(), false);
+                    }
+                }
+            }
+            return s;
+        }
+
+        private void act(Said one, int begin, int end) {
+            Said s = named(one);
             int from = clauses.begin(s.from(), 1);
             int to = clauses.end(s.to(), 1);
             String near = clauses.bare(from, s.from());
@@ -196,14 +269,27 @@ public final class NarrationReader {
                 return;
             }
             String family = s.family() ? s.code() : lexicon.familyOf(s.code());
-            Subjects.Subject who = subjects.of(begin, s.from(), s.to(), to, family, clauses);
+            long ms = words.get(s.from()).ms();
+            boolean another = words.subList(from, s.from()).stream().anyMatch(w -> MORE.contains(w.bare()))
+                    || s != one
+                    || patterns.has("anew", clauses.bare(from, end))
+                    || (s.to() + 1 < to && words.get(s.to() + 1).bare().equals("again"));
+            Corner before = another ? before(s.code(), family) : null;
+            Subjects.Subject who = subjects.of(begin, s.from(), s.to(), to, family, clauses)
+                    .or(follows(family, ms))
+                    .or(roles.of(s.code(), family, ms))
+                    .or(before);
+            if (HOOKS.equals(s.code()) && roles.guards(who.who(), ms)) {
+                // of a guard player they are hooks of the guard
+                return;
+            }
             Outcome outcome = outcome(s, who.who(), near, end);
             double confidence = SURE
                     - (s.exact() ? 0 : MISHEARD)
                     - (who.who() == null ? NOBODY : who.named() ? 0 : UNNAMED)
                     - (s.family() ? FAMILY_ONLY : 0);
             Find.Act act = new Find.Act(
-                    words.get(s.from()).ms(),
+                    ms,
                     who.who(),
                     s.code(),
                     family,
@@ -211,9 +297,35 @@ public final class NarrationReader {
                     outcome,
                     confidence,
                     clauses.said(begin, end));
-            boolean another = words.subList(from, s.from()).stream().anyMatch(w -> MORE.contains(w.bare()))
-                    || (s.to() + 1 < to && words.get(s.to() + 1).bare().equals("again"));
             add(act, another, s.from() > 0 && words.get(s.from() - 1).bare().equals("the"));
+        }
+
+        /** Whoever has just swept or passed goes on himself, as in "balloon sweep! She lands in mount". */
+        private @Nullable Corner follows(String family, long ms) {
+            if (!FOLLOWING.contains(family)) {
+                return null;
+            }
+            for (int i = finds.size() - 1; i >= 0; i--) {
+                if (finds.get(i) instanceof Find.Act a) {
+                    boolean just = ms - a.saidMs() <= FOLLOWS_MS
+                            && LEADING.contains(a.family())
+                            && (a.outcome() == null || a.outcome() == Outcome.COMPLETED);
+                    return just ? a.by() : null;
+                }
+            }
+            return null;
+        }
+
+        /** Who did the same before; null when nobody did. */
+        private @Nullable Corner before(String code, String family) {
+            for (int i = finds.size() - 1; i >= 0; i--) {
+                if (finds.get(i) instanceof Find.Act a
+                        && (a.technique().equals(code)
+                                || (code.equals(family) && a.family().equals(family)))) {
+                    return a.by();
+                }
+            }
+            return null;
         }
 
         /** Whether something that is named did not happen now. */
@@ -243,14 +355,16 @@ public final class NarrationReader {
                 stop = Math.min(stop, clauses.begin(o.from(), 1) > s.to() ? clauses.begin(o.from(), 1) : o.from());
             }
             int at = s.to() + 1;
+            String behind = clauses.bare(at, stop);
+            String family = s.family() ? s.code() : lexicon.familyOf(s.code());
+            if (family.equals("submission") && patterns.has("taps", behind) && !patterns.has("resists", behind)) {
+                return Outcome.COMPLETED;
+            }
             while (at < stop) {
                 int to = Math.min(stop, clauses.end(at, 1));
                 String clause = clauses.bare(at, to);
                 Corner subject = subjects.first(at, to);
                 Outcome said = said(clause);
-                if (patterns.has("taps", clause)) {
-                    return Outcome.COMPLETED;
-                }
                 if (subject != null && by != null && subject != by) {
                     // what the other gets free of is what this one did not get done
                     if (patterns.has("frees", clause) || (said != null && said != Outcome.COMPLETED)) {
@@ -292,6 +406,7 @@ public final class NarrationReader {
                         boolean sided = i > s.to()
                                 ? away == 1
                                         || words.get(i - 1).pause() != Word.Pause.NONE
+                                        || subjects.first(i - 1, i) != null
                                         || Set.of(
                                                         "to",
                                                         "the",
@@ -309,11 +424,10 @@ public final class NarrationReader {
                                                 "now", "there", "here", "away", "back", "into", "through", "to", "over",
                                                 "past")
                                         .contains(next);
-                        boolean limb = Set.of("hand", "arm", "foot", "leg", "knee", "hip", "shoulder", "grip", "elbow")
-                                .contains(next);
+                        boolean limb = LIMBS.contains(next);
                         String w = words.get(i).bare();
                         // notes have a letter
-                        w = words.get(i).said().matches("[LR][,.;)]?") ? w.equals("l") ? "left" : "right" : w;
+                        w = words.get(i).said().matches("\\(?[LR][,.;)]*") ? w.equals("l") ? "left" : "right" : w;
                         if (sided && !limb && LEFT.contains(w)) {
                             return Side.LEFT;
                         } else if (sided && !limb && RIGHT.contains(w)) {
@@ -328,24 +442,36 @@ public final class NarrationReader {
         /** The same said again soon adds what was not known. */
         private void add(Find.Act a, boolean another, boolean known) {
             for (int i = finds.size() - 1; i >= 0 && !another; i--) {
-                if (finds.get(i) instanceof Find.Act b && a.saidMs() - b.saidMs() <= SAME_MS && same(a, b, known)) {
+                if (finds.get(i) instanceof Find.Act b
+                        && a.saidMs() - b.saidMs() <= SAME_MS
+                        && (same(a, b, known) || named(a, b))
+                        && !(FAILED.contains(b.outcome()) && a.outcome() == Outcome.COMPLETED)) {
+                    boolean surer = named(a, b);
                     boolean closer =
                             b.technique().equals(b.family()) && !a.technique().equals(a.family());
                     finds.set(
                             i,
                             new Find.Act(
                                     b.saidMs(),
-                                    b.by() == null ? a.by() : b.by(),
+                                    b.by() == null || (surer && a.by() != null) ? a.by() : b.by(),
                                     closer ? a.technique() : b.technique(),
                                     b.family(),
                                     b.side() == null ? a.side() : b.side(),
                                     a.outcome() == null ? b.outcome() : a.outcome(),
                                     Math.max(a.confidence(), b.confidence()),
                                     b.sentence()));
+                    roles.act((Find.Act) finds.get(i));
                     return;
                 }
             }
             finds.add(a);
+            roles.act(a);
+        }
+
+        /** "Triangle! Brisa goes for the triangle": the name says whose it was. */
+        private static boolean named(Find.Act a, Find.Act b) {
+            boolean soon = a.sentence().equals(b.sentence()) || a.saidMs() - b.saidMs() <= AT_ONCE_MS;
+            return soon && a.technique().equals(b.technique()) && a.confidence() > b.confidence();
         }
 
         /** @param known whether it is spoken of as something that was named already */
@@ -375,13 +501,24 @@ public final class NarrationReader {
                         || patterns.has("negation", before)
                         || patterns.has("tried", before);
                 if (m.term() instanceof Position p && !from && !acts && !told) {
-                    Subjects.Subject who = subjects.of(begin, m.from(), m.to(), clauses.end(m.to(), 1), "", clauses);
+                    long ms = words.get(m.from()).ms();
+                    Subjects.Subject who = subjects.of(begin, m.from(), m.to(), clauses.end(m.to(), 1), "", clauses)
+                            .or(roles.in(p, ms));
+                    if (p.guard() && who.who() != null && above(m.to(), end)) {
+                        who = new Subjects.Subject(who.who().other(), who.named(), who.firm());
+                    }
+                    roles.place(p, who.who(), ms);
                     double confidence =
                             SURE - (m.exact() ? 0 : MISHEARD) - (who.who() == null ? NOBODY : UNNAMED) - FAMILY_ONLY;
-                    finds.add(new Find.Place(
-                            words.get(m.from()).ms(), who.who(), p.code(), confidence, clauses.said(begin, end)));
+                    finds.add(new Find.Place(ms, who.who(), p.code(), confidence, clauses.said(begin, end)));
                 }
             }
+        }
+
+        /** "Half guard top": whoever is named does not play it. */
+        private boolean above(int to, int end) {
+            int stop = Math.min(end, to + 3);
+            return words.get(to).pause() == Word.Pause.NONE && patterns.first("onTop", clauses.bare(to + 1, stop)) >= 0;
         }
 
         private void calls(int begin, int end, String text) {
@@ -406,9 +543,25 @@ public final class NarrationReader {
             }
         }
 
-        /** Who is named in a sentence about a call; else who was spoken of last. */
+        /** Who did last what brings points; null when nobody did just now. */
+        private @Nullable Corner scorer(long ms) {
+            for (int i = finds.size() - 1; i >= 0; i--) {
+                if (finds.get(i) instanceof Find.Act a
+                        && a.outcome() == Outcome.COMPLETED
+                        && SCORING.contains(a.family())
+                        && ms - a.saidMs() <= SCORED_MS) {
+                    return a.by();
+                }
+            }
+            return null;
+        }
+
+        /** Who is named in a sentence about a call; else who did what it is for, or was spoken of last. */
         private @Nullable Corner awarded(int begin, int end) {
             Corner named = subjects.named(begin, end, Set.of("for", "to", "against"));
+            if (named == null) {
+                named = scorer(words.get(begin).ms());
+            }
             return named == null ? subjects.last() : named;
         }
 

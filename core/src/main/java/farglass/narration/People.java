@@ -13,6 +13,10 @@ import org.jspecify.annotations.Nullable;
 
 /** Who is meant: by a name or a part of it, also misheard, by the colour of what is worn. */
 final class People {
+    /** Behind a colour that is no athlete. */
+    private static final Set<String> CLOTHES = Set.of(
+            "belt", "belts", "gi", "gis", "kimono", "shorts", "trousers", "pants", "shirt", "rashguard", "and", "mat");
+
     private static final int SIMILAR = 4;
     private static final int TWO = 6;
     private static final Map<String, int[]> COLOURS = Map.of(
@@ -107,10 +111,19 @@ final class People {
         }
         Corner colour = worn.get(w.bare());
         boolean inColour = colour != null
-                && i > 0
-                && Set.of("in", "the", "to", "for", "by", "on", "from", "wearing")
-                        .contains(words.get(i - 1).bare());
+                && (begins(words, i)
+                        || Set.of("in", "the", "to", "for", "by", "on", "from", "wearing")
+                                .contains(words.get(i - 1).bare()))
+                && !(i + 1 < words.size() && CLOTHES.contains(words.get(i + 1).bare()));
         return inColour && colour != null ? new Named(colour, 1, w.owned()) : null;
+    }
+
+    /** Whether a clause begins with a word, as "black" in "black passes" or "and red has". */
+    private static boolean begins(List<Word> words, int i) {
+        return i == 0
+                || words.get(i - 1).pause() != Word.Pause.NONE
+                || Set.of("and", "but", "then", "so", "now", "when", "while", "because", "until", "as")
+                        .contains(words.get(i - 1).bare());
     }
 
     /** A name that was misheard, in one word or two. */

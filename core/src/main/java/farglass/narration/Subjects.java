@@ -61,7 +61,17 @@ final class Subjects {
             "sees",
             "chasing",
             "controls",
-            "mounts");
+            "mounts",
+            "hits",
+            "hit",
+            "caught",
+            "surprises",
+            "attacks",
+            "beat",
+            "submitted",
+            "swept",
+            "threw",
+            "throws");
 
     /** Before a name whose doing it is. */
     private static final Set<String> AUTHORS = Set.of("by", "from", "for");
@@ -98,8 +108,14 @@ final class Subjects {
      * Who acts.
      *
      * @param named by name or colour in the same sentence
+     * @param firm whether nothing else can be meant: named, or "he" and "she" where each is one of the two
      */
-    record Subject(@Nullable Corner who, boolean named) {}
+    record Subject(@Nullable Corner who, boolean named, boolean firm) {
+        /** The same where whoever plays guard, or is on top, says whose it is; what is firm stays. */
+        Subject or(@Nullable Corner role) {
+            return firm || role == null ? this : new Subject(role, named, true);
+        }
+    }
 
     /** To whom it is said: named beside a greeting at the beginning, and spoken to a good deal; null for nobody. */
     private @Nullable Corner addressed() {
@@ -196,10 +212,11 @@ final class Subjects {
     Subject of(int begin, int from, int to, int end, String family, Clauses clauses) {
         Corner author = behind(to, end, AUTHORS);
         if (author != null) {
-            return new Subject(author, true);
+            return new Subject(author, true, true);
         }
         int at = -1;
         boolean named = false;
+        boolean firm = false;
         Corner subject = null;
         Corner owner = null;
         for (int i = from - 1; i >= begin && subject == null; i--) {
@@ -211,6 +228,7 @@ final class Subjects {
                 } else if (!object(start, begin)) {
                     subject = n.who();
                     named = true;
+                    firm = true;
                 }
                 i = start;
             } else if (object(i, begin) && pronoun(i) != null) {
@@ -221,8 +239,10 @@ final class Subjects {
                 // whoever the sentence named before it, else whoever was spoken of last
                 Corner before = nameBefore(i, begin);
                 subject = before == null ? last : before;
+                firm = before != null;
             } else if (pronoun(i) != null) {
                 subject = pronoun(i);
+                firm = true;
             } else if (OTHERS.contains(words.get(i).bare()) && !object(i, begin)) {
                 Corner of = you == null ? nameBefore(i, begin) : you;
                 of = of == null ? last : of;
@@ -231,24 +251,24 @@ final class Subjects {
             at = i;
         }
         if (owner != null) {
-            return new Subject(owner, true);
+            return new Subject(owner, true, true);
         }
         if (subject == null) {
             Corner victim = behind(to, end, Set.of("on", "against"));
             if (victim != null) {
-                return new Subject(victim.other(), true);
+                return new Subject(victim.other(), true, true);
             }
             at = begin - 1;
         }
         Corner who = subject == null ? last : subject;
         if (who == null) {
-            return new Subject(null, false);
+            return new Subject(null, false, false);
         }
         int near = Math.max(clauses.begin(from, 1), from - ANSWERED);
         String between = clauses.bare(Math.max(at + 1, near), from);
         boolean answers =
                 ATTACKS.contains(family) && patterns.has("defends", between) && !patterns.has("means", between);
-        return new Subject(answers ? who.other() : who, named);
+        return new Subject(answers ? who.other() : who, named, firm);
     }
 
     /** Who acts by name before a word of a sentence, the nearest; null when nobody does. */

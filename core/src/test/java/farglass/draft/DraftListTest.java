@@ -259,6 +259,33 @@ class DraftListTest {
     }
 
     @Test
+    void whatWorkedBringsItsPlaceAlongAsWhenItIsTyped() {
+        Tag.Action pull = act(5, Corner.B, "guard-pull")
+                .builder()
+                .outcome(Outcome.COMPLETED)
+                .build();
+        List<Tag> tags = DraftTags.of(said(pull, "c", 0.9), EMPTY, LEXICON);
+        assertThat(tags).hasSizeGreaterThan(1);
+        assertThat(tags.get(0)).isInstanceOfSatisfying(Tag.Action.class, a -> {
+            assertThat(a.technique()).isEqualTo("guard-pull");
+            assertThat(a.to()).isNotNull();
+        });
+        assertThat(tags.get(1))
+                .isInstanceOfSatisfying(
+                        Tag.Position.class, p -> assertThat(p.guard()).isEqualTo(Corner.B));
+        Tag.Action tried = act(5, Corner.B, "guard-pull");
+        assertThat(DraftTags.of(said(tried, "c", 0.9), EMPTY, LEXICON)).containsExactly(tried);
+    }
+
+    @Test
+    void aDraftTakenAtAnotherMomentRemembersWhereItWasProposed() {
+        DraftList l = list(said(act(20, Corner.A, "knee-cut"), "c.vtt", 0.8));
+        Draft d = l.open(EMPTY, LEXICON, 1500).get(0).at(MatchTime.ofMs(18_000));
+        assertThat(d.taken(d.tag(), true).info().extra()).containsEntry("proposed", 20_000L);
+        assertThat(d.taken(d.tag(), true).t().ms()).isEqualTo(18_000);
+    }
+
+    @Test
     void whatRestsOnNothingIsNoDraft() {
         assertThatThrownBy(() -> new Draft(null, act(1, Corner.A, "armbar"), null, -1, List.of(), false))
                 .isInstanceOf(IllegalArgumentException.class);

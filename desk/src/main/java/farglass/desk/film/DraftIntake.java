@@ -3,6 +3,7 @@ package farglass.desk.film;
 import farglass.desk.shell.Desk;
 import farglass.desk.shell.Words;
 import farglass.draft.CaptionDrafts;
+import farglass.draft.ClockDrafts;
 import farglass.draft.Draft;
 import farglass.draft.RecordDrafts;
 import farglass.draft.ScoreDrafts;
@@ -125,6 +126,14 @@ final class DraftIntake {
             desk.session()
                     .drafts()
                     .add(r.id(), ScoreDrafts.of(calls, angles.film(r).file()));
+        }
+    }
+
+    /** Stops, restarts and the end, as the clock of the film looked at shows them. */
+    void clock() {
+        MatchRecord r = desk.openRecord().get();
+        if (r != null && angles.film(r) != null && !angles.film(r).map().isEmpty()) {
+            desk.session().drafts().add(r.id(), ClockDrafts.of(r, angles.film(r)));
         }
     }
 

@@ -238,8 +238,7 @@ final class DraftPass {
     void takeHere() {
         inHand().ifPresent(d -> watch.stamp()
                 .ifPresentOrElse(
-                        t -> decide(() ->
-                                drafts().take(record().id(), d, List.of(d.tag().at(t)))),
+                        t -> decide(() -> drafts().take(record().id(), List.of(d.at(t)), true)),
                         () -> desk.notices().done(Words.of("phrase.no-time"))));
     }
 

@@ -80,6 +80,7 @@ final class FilmDrafts {
     }
 
     private void open() {
+        intake.clock();
         others.setVisible(!intake.others().isEmpty());
         others.setManaged(others.isVisible());
         sheet.open();
@@ -123,6 +124,9 @@ final class FilmDrafts {
 
     /** To the next draft or the one before; false when none is open. */
     boolean step(int by) {
+        if (!sheet.shown()) {
+            intake.clock();
+        }
         if (pass.open().isEmpty()) {
             return false;
         }

@@ -2,6 +2,7 @@ package farglass.work.session;
 
 import farglass.draft.Draft;
 import farglass.draft.DraftList;
+import farglass.draft.DraftTags;
 import farglass.draft.Source;
 import farglass.draft.SourceRecord;
 import farglass.draft.SpeechLag;
@@ -123,15 +124,30 @@ public final class Drafts {
         keep(of(match), of(match).refused(draft, false));
     }
 
-    /** Takes drafts as they are, in one edit. */
+    /** Takes drafts as they are, in one edit; what worked brings its place along, as it does when it is typed. */
     public void take(String match, List<Draft> drafts, boolean looked) {
         records.match(match).ifPresent(r -> {
-            Edit edit = OpenEnd.keep(
-                    r, drafts.stream().map(d -> d.taken(d.tag(), looked)).toList());
-            records.edit(match, edit);
-            forgetCounts();
-            listeners.forEach(l -> l.draftsChanged(match));
+            List<Edit> edits = new ArrayList<>();
+            MatchRecord now = r;
+            for (Draft d : drafts) {
+                Edit e = taking(now, d, DraftTags.of(d, now, lexicon), looked);
+                edits.add(e);
+                now = e.apply(now);
+            }
+            taken(match, edits.size() == 1 ? edits.get(0) : new Edit.Batch(edits));
         });
+    }
+
+    private static Edit taking(MatchRecord r, Draft d, List<Tag> as, boolean looked) {
+        List<Tag> tags = new ArrayList<>(as);
+        tags.set(0, d.taken(as.get(0), looked));
+        return OpenEnd.keep(r, tags);
+    }
+
+    private void taken(String match, Edit edit) {
+        records.edit(match, edit);
+        forgetCounts();
+        listeners.forEach(l -> l.draftsChanged(match));
     }
 
     /** Takes a draft as something else, or at another moment. */
@@ -139,13 +155,7 @@ public final class Drafts {
         if (as.isEmpty()) {
             return;
         }
-        records.match(match).ifPresent(r -> {
-            List<Tag> tags = new ArrayList<>(as);
-            tags.set(0, draft.taken(as.get(0), true));
-            records.edit(match, OpenEnd.keep(r, tags));
-            forgetCounts();
-            listeners.forEach(l -> l.draftsChanged(match));
-        });
+        records.match(match).ifPresent(r -> taken(match, taking(r, draft, as, true)));
     }
 
     /**
