@@ -1,5 +1,6 @@
 package farglass.desk;
 
+import farglass.desk.film.FilmStation;
 import farglass.desk.profile.ProfileStation;
 import farglass.desk.shell.Desk;
 import farglass.desk.shell.Gradual;
@@ -64,12 +65,13 @@ final class Shots {
         steps.add(() -> desk.openMatch(withFilm()));
         steps.add(() -> {
             var r = desk.openRecord().get();
-            farglass.desk.film.FilmStation film = (farglass.desk.film.FilmStation) shell.station(1);
+            FilmStation film = (FilmStation) shell.station(1);
             film.show(r.tags().size() * 2 / 3);
         });
         steps.add(() -> ((TextField) scene.lookup("#phrase")).setText("b knee cut right near"));
         steps.add(() -> picture("film"));
         steps.add(() -> ((TextField) scene.lookup("#phrase")).clear());
+        drafts();
         steps.add(() -> shell.go(2));
         steps.add(() -> {});
         steps.add(() ->
@@ -82,7 +84,6 @@ final class Shots {
         steps.add(() -> picture("profile"));
         page("GAME", "game");
         page("CHART", "chart");
-        page("GUARDS", "guards");
         page("COMPARE", "compare");
         page("CLAIMS", null);
         steps.add(this::layPlan);
@@ -145,6 +146,24 @@ final class Shots {
         }));
         timer.setCycleCount(Timeline.INDEFINITE);
         timer.play();
+    }
+
+    /** The match that waits, with the first of its drafts in hand. */
+    private void drafts() {
+        MatchRecord waiting =
+                desk.matches().stream().filter(MatchRecord::waiting).findFirst().orElseThrow();
+        steps.add(() -> untilFilm(waiting, 4 * PATIENCE));
+        steps.add(() -> desk.openMatch(waiting.id()));
+        steps.add(() -> {});
+        steps.add(() -> ((FilmStation) shell.station(1)).next());
+        steps.add(() -> {});
+        steps.add(() -> picture("drafts"));
+    }
+
+    private void untilFilm(MatchRecord match, int more) {
+        if (more > 0 && !Files.exists(desk.filmPath(match))) {
+            steps.addFirst(() -> untilFilm(match, more - 1));
+        }
     }
 
     private void page(String name, String picture) {

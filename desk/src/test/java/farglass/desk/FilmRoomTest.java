@@ -167,7 +167,7 @@ class FilmRoomTest extends DeskDriver {
         assertThat(onFx(() -> ((Labeled) find("#keys-how")).getText())).startsWith("Letters and digits are for typing");
         chooseKey("sound off or on");
         press(KeyCode.F3);
-        assertThat(onFx(() -> ((Labeled) find("#keys-how")).getText())).contains("is taken: next place");
+        assertThat(onFx(() -> ((Labeled) find("#keys-how")).getText())).contains("is taken: the next draft");
         chooseKey("sound off or on");
         press(KeyCode.CONTROL, KeyCode.B);
         press(KeyCode.F1);

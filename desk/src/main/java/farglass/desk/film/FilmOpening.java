@@ -16,13 +16,11 @@ import javafx.scene.layout.StackPane;
 
 /** Opens the film of a match that is looked at, or says why there is none; made-up film can be drawn again. */
 final class FilmOpening {
-    private final Desk desk;
     private final FilmView film;
     private final Angles angles;
     private final Button make;
 
     FilmOpening(Desk desk, FilmView film, Angles angles, FilmChoice choice) {
-        this.desk = desk;
         this.film = film;
         this.angles = angles;
         this.make = Ui.button(Words.of("film.make"), () -> {}, "choice");

@@ -411,7 +411,7 @@ public final class FilmStation implements Station, Keys.Bound {
     }
 
     /** To the next draft; where none is open, to the next place to look at again. */
-    void next() {
+    public void next() {
         if (passes.second() || !drafts.step(1)) {
             passes.next();
         }
