@@ -13,7 +13,10 @@ import farglass.time.ClockMap;
 import farglass.time.FilmTime;
 import farglass.time.MatchTime;
 import farglass.time.Segment;
+import java.util.ArrayList;
 import java.util.List;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 
 class CaptionDraftsTest {
@@ -70,5 +73,34 @@ class CaptionDraftsTest {
     void whatNobodyIsNamedForIsNoTag() {
         assertThat(CaptionDrafts.of(List.of(new Cue(0, 2000, "Triangle!")), "said.vtt", MATCH, null, LEXICON, 0))
                 .isEmpty();
+    }
+
+    @Test
+    void theDemosCommentaryProposesMostOfItsMatch() {
+        MatchRecord told = DemoLibrary.shown(DemoLibrary.waiting(LEXICON), LEXICON);
+        assertThat(DemoLibrary.commentary()).startsWith("WEBVTT");
+        List<Cue> cues = new ArrayList<>();
+        String[] blocks = DemoLibrary.commentary().split("\n\n");
+        for (String b : blocks) {
+            Matcher m = Pattern.compile("(?s)(\\d+):([\\d.]+) --> (\\d+):([\\d.]+)\n(.*)")
+                    .matcher(b.strip());
+            if (m.matches()) {
+                cues.add(new Cue(ms(m.group(1), m.group(2)), ms(m.group(3), m.group(4)), m.group(5)));
+            }
+        }
+        List<Draft> drafts =
+                CaptionDrafts.of(cues, "commentary.vtt", told, told.films().get(0), LEXICON, SpeechLag.USUAL_MS);
+        List<DraftList.Judged> judged =
+                DraftList.empty(told.id()).with(drafts, told, LEXICON).judged(told, LEXICON, SpeechLag.USUAL_MS);
+        List<DraftList.Judged> facts = judged.stream()
+                .filter(j -> !(j.draft().tag() instanceof Tag.Remark))
+                .toList();
+        long right = facts.stream().filter(j -> j.fate() == DraftFate.HELD).count();
+        assertThat(facts).hasSizeGreaterThan(20);
+        assertThat(right).as("what the record says too").isGreaterThan(facts.size() * 3L / 4);
+    }
+
+    private static long ms(String minutes, String seconds) {
+        return Math.round(1000 * (60 * Double.parseDouble(minutes) + Double.parseDouble(seconds)));
     }
 }

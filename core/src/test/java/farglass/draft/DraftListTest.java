@@ -286,6 +286,21 @@ class DraftListTest {
     }
 
     @Test
+    void whereTwoSourcesNameDifferentAthletesTheyAreInConflict() {
+        Draft one = said(act(20, Corner.A, "knee-cut"), "c.vtt", 0.7);
+        Draft other = of(Source.NOTES, act(22, Corner.B, "leg-drag"));
+        Draft elsewhere = of(Source.NOTES, act(40, Corner.B, "leg-drag"));
+        List<Draft> open =
+                list(one).with(List.of(other, elsewhere), EMPTY, LEXICON).open(EMPTY, LEXICON, 1500);
+        assertThat(open).as("they are not one act").hasSize(3);
+        assertThat(DraftConflict.moments(EMPTY, open, LEXICON)).containsExactly(MatchTime.ofMs(20_000));
+        MatchRecord told = with(EMPTY, act(41, Corner.A, "toreando"));
+        assertThat(DraftConflict.moments(told, open, LEXICON))
+                .as("the record contradicts the third")
+                .containsExactly(MatchTime.ofMs(20_000), MatchTime.ofMs(40_000));
+    }
+
+    @Test
     void whatRestsOnNothingIsNoDraft() {
         assertThatThrownBy(() -> new Draft(null, act(1, Corner.A, "armbar"), null, -1, List.of(), false))
                 .isInstanceOf(IllegalArgumentException.class);

@@ -7,12 +7,15 @@ import farglass.desk.film.FilmStation;
 import farglass.draft.Draft;
 import farglass.draft.DraftFate;
 import farglass.draft.DraftList;
+import farglass.draft.Source;
 import farglass.match.MatchRecord;
 import farglass.match.Tag;
+import farglass.simulate.DemoLibrary;
 import farglass.store.Library;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
+import java.util.Map;
 import javafx.scene.control.ListView;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
@@ -160,5 +163,56 @@ class DraftPassTest extends DeskDriver {
         awaitNotice("more.srt: 1 draft");
         assertThat(open()).as("two sources of one moment are one draft").hasSameSizeAs(before);
         assertThat(open()).anySatisfy(d -> assertThat(d.bases()).hasSize(2));
+    }
+
+    @Test
+    void otherRecordsOfTheMatchProposeTheirTags() throws Exception {
+        MatchRecord mine = desk.openRecord().get();
+        MatchRecord shown = DemoLibrary.shown(mine, desk.lexicon());
+        MatchRecord theirs =
+                new MatchRecord(mine.id() + "-second", mine.kind(), mine.details(), List.of(), shown.tags(), Map.of());
+        onFx(() -> {
+            desk.addMatches(List.of(theirs), () -> desk.openMatch(match));
+            return null;
+        });
+        await("it is there", () -> desk.matches().stream().anyMatch(r -> r.id().equals(theirs.id())));
+        int before = open().size();
+        press(KeyCode.F12);
+        await("it can be asked", () -> find("#drafts-others").isVisible());
+        fire("#drafts-others");
+        await("its tags are proposed", () -> open().size() > before + 10);
+        assertThat(open())
+                .as("what the commentary said of the same moment is one draft with it")
+                .anySatisfy(d ->
+                        assertThat(d.bases()).extracting(b -> b.source()).contains(Source.CAPTIONS, Source.REPEAT));
+        assertThat(desk.openRecord().get()).isEqualTo(mine);
+        press(KeyCode.F12);
+        await("the record again", () -> !find("#drafts").isVisible());
+    }
+
+    @Test
+    void aDraftIsTakenAtTheMomentOnScreenAndTheWayBackIsOpen() throws Exception {
+        press(KeyCode.F3);
+        await("the first is in hand", () -> find("#drafts").isVisible() && inHand() != null);
+        Draft first = onFx(this::inHand);
+        press(KeyCode.F3);
+        await("the second", () -> !inHand().id().equals(first.id()));
+        press(KeyCode.SHIFT, KeyCode.F3);
+        await("the first again", () -> inHand().id().equals(first.id()));
+        press(KeyCode.SHIFT, KeyCode.F3);
+        awaitNotice("This is the first draft");
+        press(KeyCode.CONTROL, KeyCode.RIGHT);
+        press(KeyCode.SHIFT, KeyCode.RIGHT);
+        press(KeyCode.CONTROL, KeyCode.ENTER);
+        await("taken", () -> taken().size() >= 1);
+        Tag now = taken().get(0);
+        assertThat(now.t()).isNotEqualTo(first.tag().t());
+        assertThat(now.info().extra()).containsEntry("proposed", first.tag().t().ms());
+    }
+
+    @Test
+    void withoutFilmThereIsNothingToSkim() throws Exception {
+        press(KeyCode.CONTROL, KeyCode.F3);
+        awaitNotice("no film to skim");
     }
 }

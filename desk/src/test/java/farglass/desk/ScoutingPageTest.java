@@ -40,7 +40,7 @@ class ScoutingPageTest extends DeskDriver {
     }
 
     private static boolean inSight(Node n) {
-        return n == null || n.isVisible() && inSight(n.getParent());
+        return n == null || (n.isVisible() && inSight(n.getParent()));
     }
 
     private boolean shows(String words) {

@@ -103,8 +103,11 @@ final class Commentator {
             return String.format(
                     Locale.ROOT, pick(a.outcome() == Outcome.COMPLETED ? WORKED : TRIED), who(a.by()), what);
         }
-        if (tag instanceof Tag.Position p && (p.guard() != null || p.holder() != null) && p.t().ms() > 0) {
+        if (tag instanceof Tag.Position p && p.t().ms() > 0) {
             Corner named = p.guard() != null ? p.guard() : p.holder();
+            if (named == null) {
+                return "";
+            }
             return String.format(
                     Locale.ROOT,
                     pick(PLACES),

@@ -250,7 +250,8 @@ public final class SkeletonBench {
             keys = phrases.place(p, context);
             Tag.Action by = cause(r, t);
             int tried = by == null ? ShortestPhrase.UNSAID : phrases.attempt(by, context, false);
-            keys = Math.min(keys, tried == ShortestPhrase.UNSAID || by.sides().isEmpty() ? tried : tried - 1);
+            boolean sided = by != null && !by.sides().isEmpty() && tried != ShortestPhrase.UNSAID;
+            keys = Math.min(keys, sided ? tried - 1 : tried);
         } else {
             return END_KEYS;
         }
