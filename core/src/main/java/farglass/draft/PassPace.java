@@ -16,6 +16,9 @@ public final class PassPace {
     private final Deque<Long> lasted = new ArrayDeque<>();
     private long last = -1;
 
+    /** Of somebody who has decided nothing yet. */
+    public PassPace() {}
+
     /** The pass begins, or goes on after something else. */
     public void begin(long nowMs) {
         last = nowMs;

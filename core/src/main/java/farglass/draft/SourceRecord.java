@@ -1,5 +1,7 @@
 package farglass.draft;
 
+import static java.util.Objects.requireNonNull;
+
 import farglass.lexicon.Lexicon;
 import farglass.match.MatchRecord;
 import java.util.Collection;
@@ -74,7 +76,7 @@ public record SourceRecord(Source source, int taken, int changed, int refused) {
                 default -> -1;
             };
             if (at >= 0) {
-                sources(j.draft()).forEach(s -> counts.get(s)[at]++);
+                sources(j.draft()).forEach(s -> requireNonNull(counts.get(s))[at]++);
             }
         }
     }

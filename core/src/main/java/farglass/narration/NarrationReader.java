@@ -246,6 +246,12 @@ public final class NarrationReader {
             return kept;
         }
 
+        /** Where what is said of an action ends: at the next one, or with the sentence. */
+        private int before(Said s, int end) {
+            List<Said> next = s.to() + 1 < end ? said(s.to() + 1, end) : List.of();
+            return next.isEmpty() ? end : next.get(0).from();
+        }
+
         /** "The same pass" is the one that was tried last. */
         private Said named(Said s) {
             if (s.family() && patterns.has("same", clauses.bare(s.from(), s.to() + 1))) {
@@ -293,7 +299,7 @@ public final class NarrationReader {
                     who.who(),
                     s.code(),
                     family,
-                    side(s, from, Math.min(end, Math.max(to, s.to() + 3))),
+                    side(s, from, before(s, end)),
                     outcome,
                     confidence,
                     clauses.said(begin, end));

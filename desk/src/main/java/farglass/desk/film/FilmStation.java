@@ -27,17 +27,12 @@ import javafx.beans.value.ObservableValue;
 import javafx.geometry.Insets;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
-import javafx.scene.control.Button;
-import javafx.scene.control.Label;
-import javafx.scene.control.Tooltip;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
-import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import javafx.util.Duration;
-import org.jspecify.annotations.Nullable;
 
 /** Watching and tagging one match. */
 public final class FilmStation implements Station, Keys.Bound {
@@ -48,10 +43,9 @@ public final class FilmStation implements Station, Keys.Bound {
     private final FilmView film = new FilmView();
     private final FilmChip chip = new FilmChip();
     private final FilmHead head;
-    private final Label count = Ui.label("", "soft");
     private final TideLine tide;
     private final RecordClock clock;
-    private final Button direction = Ui.button("", this::turnClock, "quiet");
+    private final RecordHead recordHead;
     private final RecordList list;
     private final PhraseLine phrase;
     private final Angles angles;
@@ -96,6 +90,7 @@ public final class FilmStation implements Station, Keys.Bound {
                 () -> desk.preferences().get(CLOCK).orElse(null),
                 text -> desk.preferences().set(CLOCK, text));
         this.list = new RecordList(desk, clock, this::pick);
+        this.recordHead = new RecordHead(clock, list::refresh);
         this.passes = new Passes(desk, edits::selected, this::pick);
         this.choice = new FilmChoice(desk, angles);
         this.opening = new FilmOpening(desk, film, angles, choice);
@@ -135,19 +130,13 @@ public final class FilmStation implements Station, Keys.Bound {
         StackPane.setMargin(chip, new Insets(12));
         screen.setMinSize(0, 0);
         choice.acceptDrops(screen, f -> drafts.intake().captions(f));
-        direction.setId("record-clock");
-        direction.setFocusTraversable(false);
-        showDirection();
-        direction.setMinWidth(Region.USE_PREF_SIZE);
-        HBox facts = new HBox(2, count, direction);
-        facts.setAlignment(Pos.CENTER_RIGHT);
-        VBox record = Ui.sheet(Words.of("film.record"), facts, Ui.grow(list.view()));
+        VBox record = Ui.sheet(Words.of("film.record"), recordHead, Ui.grow(list.view()));
         SidePages side = new SidePages(record);
         scored = new Scored(desk, film, angles, side);
         drafts = new FilmDrafts(desk, film, angles, watch, side, tide, clock, this::seek);
         scored.onCalls(drafts.intake()::score);
         skim = new SkimPass(desk, film, angles, watch, drafts);
-        clockFinder = new ClockFinder(desk, film, angles, screen, scored, this::filmCounts, this::back);
+        clockFinder = new ClockFinder(desk, film, angles, screen, scored, recordHead::film, this::back);
         HBox upper = new HBox(12);
         Gradual.parts(upper, Ui.grow(screen), side);
         VBox tideSheet = Ui.sheet(Words.of("film.tide"), new TideLegend(), Ui.grow(tide));
@@ -259,7 +248,7 @@ public final class FilmStation implements Station, Keys.Bound {
             shownFile = file;
             looping.forget();
             opening.open(r, MatchTime.ZERO);
-            filmCounts(null);
+            recordHead.film(null);
             if (file != null) {
                 clockFinder.known(r);
                 drafts.intake().beside(r);
@@ -301,11 +290,7 @@ public final class FilmStation implements Station, Keys.Bound {
 
     private void header(MatchRecord r) {
         head.show(r);
-        long unsure = r.tags().stream().filter(t -> t.info().unsure()).count();
-        String tags = unsure == 0
-                ? Words.of("record.count", r.tags().size())
-                : Words.of("record.count.unsure", r.tags().size(), unsure);
-        count.setText(tags + ", " + passes.progress(r));
+        recordHead.show(r, passes.progress(r));
     }
 
     Sketch sketch() {
@@ -334,21 +319,7 @@ public final class FilmStation implements Station, Keys.Bound {
 
     /** Match times in the record count the other way. */
     void turnClock() {
-        clock.turn();
-        showDirection();
-    }
-
-    private void filmCounts(@Nullable Boolean down) {
-        clock.film(down);
-        showDirection();
-    }
-
-    private void showDirection() {
-        direction.setText(Words.of(clock.down() ? "record.down" : "record.up"));
-        String meaning = Words.of(clock.down() ? "record.down.meaning" : "record.up.meaning");
-        direction.setAccessibleText(meaning);
-        direction.setTooltip(new Tooltip(meaning));
-        list.refresh();
+        recordHead.turn();
     }
 
     /** Brings the tag before the present moment into view. */
