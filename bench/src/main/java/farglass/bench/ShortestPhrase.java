@@ -17,7 +17,7 @@ import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
 
-/** How many keys a tag costs somebody who knows the short forms, Enter included; what is typed is read by the reader. */
+/** How many keys a tag costs somebody who knows the short forms, Enter included; the reader must take what is typed. */
 public final class ShortestPhrase {
     /** Of a tag that no phrase can say. */
     public static final int UNSAID = Integer.MAX_VALUE;

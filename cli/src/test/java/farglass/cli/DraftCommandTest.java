@@ -3,13 +3,23 @@ package farglass.cli;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.fasterxml.jackson.databind.JsonNode;
+import farglass.film.studio.Footage;
 import farglass.lexicon.Lexicon;
+import farglass.match.CallKind;
+import farglass.match.Corner;
 import farglass.match.MatchRecord;
+import farglass.match.Tag;
+import farglass.match.TagInfo;
 import farglass.simulate.DemoLibrary;
 import farglass.store.json.MatchJson;
+import farglass.time.ClockMap;
+import farglass.time.MatchTime;
+import farglass.time.Segment;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
+import java.util.ArrayList;
+import java.util.List;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -69,5 +79,33 @@ class DraftCommandTest {
                         .code())
                 .isEqualTo(2);
         assertThat(Files.readString(match)).isEqualTo(before);
+    }
+
+    @Test
+    void aFilmThatIsThereIsReadForItsClockAndScore() throws Exception {
+        MatchRecord any = MatchJson.read(match);
+        MatchRecord told = any.withTags(any.tags().stream()
+                .filter(t -> t.t().ms() == 0 && !(t instanceof Tag.Action))
+                .toList());
+        List<Tag> tags = new ArrayList<>(told.tags());
+        tags.add(new Tag.Call(MatchTime.ofMs(8000), CallKind.POINTS, Corner.A, 2, true, null, null, TagInfo.NONE));
+        Path film = folder.resolve("match.mp4");
+        ClockMap map = ClockMap.of(List.of(Segment.blank(0, 1000, Segment.Kind.OTHER), Segment.live(1000, 19_000, 0)));
+        new Footage(640, 360, 25).make(told.withTags(tags), map, Lexicon.builtIn(), film, x -> {}, () -> false);
+        Files.writeString(match, MatchJson.write(told.withFilms(List.of())));
+        Path said = Files.writeString(folder.resolve("said.txt"), "0:10 Two points.\n");
+        Ran r = run("draft", match, "--film", film, "--captions", said);
+        assertThat(r.code()).isZero();
+        List<JsonNode> drafts = new ArrayList<>();
+        r.json().path("drafts").forEach(drafts::add);
+        assertThat(drafts).anySatisfy(d -> {
+            assertThat(d.path("source").asText()).isEqualTo("score");
+            assertThat(d.path("tag").path("type").asText()).isEqualTo("call");
+            assertThat(d.path("matchMs").asLong()).isBetween(7000L, 10_000L);
+        });
+        assertThat(drafts)
+                .anySatisfy(d -> assertThat(d.path("tag").path("type").asText()).isEqualTo("end"));
+        assertThat(run("draft", match).code()).as("nothing to draft from").isEqualTo(2);
+        assertThat(run("draft", match, "--film", said).code()).as("no film").isEqualTo(3);
     }
 }

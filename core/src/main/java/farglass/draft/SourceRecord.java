@@ -1,9 +1,8 @@
 package farglass.draft;
 
-import static java.util.Objects.requireNonNull;
-
 import farglass.lexicon.Lexicon;
 import farglass.match.MatchRecord;
+import java.util.ArrayList;
 import java.util.Collection;
 import java.util.EnumMap;
 import java.util.List;
@@ -55,30 +54,40 @@ public record SourceRecord(Source source, int taken, int changed, int refused) {
     /** By source, what all lists of a library tell; every source is there. */
     public static Map<Source, SourceRecord> of(
             Collection<DraftList> lists, Function<String, Optional<MatchRecord>> records, Lexicon lexicon) {
-        Map<Source, int[]> counts = new EnumMap<>(Source.class);
-        for (Source s : Source.values()) {
-            counts.put(s, new int[3]);
-        }
+        List<Map<Source, SourceRecord>> each = new ArrayList<>();
         for (DraftList list : lists) {
-            records.apply(list.match()).ifPresent(r -> count(list, r, lexicon, counts));
+            records.apply(list.match()).ifPresent(r -> each.add(of(list, r, lexicon)));
         }
-        Map<Source, SourceRecord> all = new EnumMap<>(Source.class);
-        counts.forEach((s, n) -> all.put(s, new SourceRecord(s, n[0], n[1], n[2])));
-        return all;
+        return sum(each);
     }
 
-    private static void count(DraftList list, MatchRecord r, Lexicon lexicon, Map<Source, int[]> counts) {
-        for (DraftList.Judged j : list.judged(r, lexicon, 0)) {
-            int at = switch (j.fate()) {
-                case TAKEN -> 0;
-                case CHANGED -> 1;
-                case REFUSED -> 2;
-                default -> -1;
-            };
-            if (at >= 0) {
-                sources(j.draft()).forEach(s -> requireNonNull(counts.get(s))[at]++);
-            }
+    /** By source, what the drafts of one match tell; every source is there. */
+    public static Map<Source, SourceRecord> of(DraftList list, MatchRecord record, Lexicon lexicon) {
+        Map<Source, SourceRecord> counts = sum(List.of());
+        for (DraftList.Judged j : list.judged(record, lexicon, 0)) {
+            sources(j.draft()).forEach(s -> counts.computeIfPresent(s, (k, r) -> r.with(j.fate())));
         }
+        return counts;
+    }
+
+    private SourceRecord with(DraftFate fate) {
+        return switch (fate) {
+            case TAKEN -> new SourceRecord(source, taken + 1, changed, refused);
+            case CHANGED -> new SourceRecord(source, taken, changed + 1, refused);
+            case REFUSED -> new SourceRecord(source, taken, changed, refused + 1);
+            default -> this;
+        };
+    }
+
+    /** What several matches tell together; every source is there. */
+    public static Map<Source, SourceRecord> sum(Collection<Map<Source, SourceRecord>> matches) {
+        Map<Source, SourceRecord> all = new EnumMap<>(Source.class);
+        for (Source s : Source.values()) {
+            all.put(s, new SourceRecord(s, 0, 0, 0));
+        }
+        matches.forEach(m -> m.forEach((s, r) -> all.merge(
+                s, r, (x, y) -> new SourceRecord(s, x.taken + y.taken, x.changed + y.changed, x.refused + y.refused))));
+        return all;
     }
 
     private static List<Source> sources(Draft d) {

@@ -30,16 +30,26 @@ public final class SpeechLag {
     public static long learned(Collection<DraftList> lists, Function<String, Optional<MatchRecord>> records) {
         List<Long> lags = new ArrayList<>();
         for (DraftList list : lists) {
-            Optional<MatchRecord> record = records.apply(list.match());
-            if (record.isPresent()) {
-                list.drafts().forEach(d -> lag(d, record.get()).ifPresent(lags::add));
-            }
+            records.apply(list.match()).ifPresent(r -> lags.addAll(of(list, r)));
         }
+        return median(lags);
+    }
+
+    /** What the drafts of one match tell: of each that was moved, what was said less when it was done, ms. */
+    public static List<Long> of(DraftList list, MatchRecord record) {
+        List<Long> lags = new ArrayList<>();
+        list.drafts().forEach(d -> lag(d, record).ifPresent(lags::add));
+        return List.copyOf(lags);
+    }
+
+    /** The median of what several matches tell; the usual one while they are too few. */
+    public static long median(List<Long> lags) {
         if (lags.size() < LEAST) {
             return USUAL_MS;
         }
-        Collections.sort(lags);
-        return lags.get(lags.size() / 2);
+        List<Long> sorted = new ArrayList<>(lags);
+        Collections.sort(sorted);
+        return sorted.get(sorted.size() / 2);
     }
 
     private static Optional<Long> lag(Draft d, MatchRecord record) {

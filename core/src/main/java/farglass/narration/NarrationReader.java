@@ -11,7 +11,6 @@ import farglass.match.RemarkKind;
 import farglass.match.Side;
 import java.util.ArrayList;
 import java.util.Comparator;
-import java.util.EnumSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -43,10 +42,6 @@ public final class NarrationReader {
 
     /** Points are called so long after what they are for at most. */
     private static final long SCORED_MS = 20_000;
-
-    /** What has come to nothing and then works was tried twice. */
-    private static final Set<@Nullable Outcome> FAILED =
-            EnumSet.of(Outcome.STUFFED, Outcome.COUNTERED, Outcome.ABANDONED);
 
     /** So soon a name tells whose that was which was named without one. */
     private static final long AT_ONCE_MS = 4000;
@@ -451,7 +446,7 @@ public final class NarrationReader {
                 if (finds.get(i) instanceof Find.Act b
                         && a.saidMs() - b.saidMs() <= SAME_MS
                         && (same(a, b, known) || named(a, b))
-                        && !(FAILED.contains(b.outcome()) && a.outcome() == Outcome.COMPLETED)) {
+                        && !(failed(b) && a.outcome() == Outcome.COMPLETED)) {
                     boolean surer = named(a, b);
                     boolean closer =
                             b.technique().equals(b.family()) && !a.technique().equals(a.family());
@@ -472,6 +467,13 @@ public final class NarrationReader {
             }
             finds.add(a);
             roles.act(a);
+        }
+
+        /** Whether it came to nothing: what works after that was tried twice. */
+        private static boolean failed(Find.Act a) {
+            return a.outcome() == Outcome.STUFFED
+                    || a.outcome() == Outcome.COUNTERED
+                    || a.outcome() == Outcome.ABANDONED;
         }
 
         /** "Triangle! Brisa goes for the triangle": the name says whose it was. */

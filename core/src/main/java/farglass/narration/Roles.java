@@ -73,7 +73,7 @@ final class Roles {
         return who != null && who == guard && ms - since <= LASTS_MS;
     }
 
-    /** Whose a place is that is named without anybody, where it can go on from the one before; null where it is open. */
+    /** Whose a place is that is named without anybody, where it goes on from the one before; null where it is open. */
     @Nullable
     Corner in(Position p, long ms) {
         if (ms - since > LASTS_MS) {

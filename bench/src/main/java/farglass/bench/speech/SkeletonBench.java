@@ -36,8 +36,8 @@ import org.jspecify.annotations.Nullable;
 /**
  * Keys and seconds to the skeleton of a match (places, what led to them, points, finish), by hand and through drafts of
  * a narration and of the score on the film. The user of the second looks at every draft once in the skim: what is right
- * costs Enter, what is wrong is refused or corrected, what nobody said is typed; where the film ran by at four times its
- * speed he goes back for it.
+ * costs Enter, what is wrong is refused or corrected, what nobody said is typed; where the film ran by at four times
+ * its speed he goes back for it.
  */
 public final class SkeletonBench {
     private static final double BETWEEN = 4;

@@ -9,6 +9,7 @@ import farglass.film.map.FilmReadings;
 import farglass.film.map.MapProposal;
 import farglass.match.MatchRecord;
 import farglass.time.ClockMap;
+import farglass.work.score.ReadScore;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.util.Optional;

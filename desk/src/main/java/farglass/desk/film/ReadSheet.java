@@ -8,6 +8,7 @@ import farglass.film.score.ScoreGraphic;
 import farglass.film.score.ScoreKind;
 import farglass.match.Corner;
 import farglass.match.MatchRecord;
+import farglass.work.score.ReadScore;
 import java.util.List;
 import java.util.Locale;
 import javafx.collections.FXCollections;

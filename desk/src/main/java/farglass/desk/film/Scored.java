@@ -20,6 +20,7 @@ import farglass.table.ReadChange;
 import farglass.time.Clock;
 import farglass.time.FilmTime;
 import farglass.work.publish.TagText;
+import farglass.work.score.ReadScore;
 import java.util.List;
 import java.util.Objects;
 import java.util.function.Consumer;

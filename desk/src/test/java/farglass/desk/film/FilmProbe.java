@@ -5,6 +5,7 @@ import farglass.film.map.RegionCrops;
 import farglass.film.score.ScoreTrack;
 import farglass.match.Corner;
 import farglass.match.MatchRecord;
+import farglass.work.score.ReadScore;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.concurrent.atomic.AtomicLong;

@@ -16,11 +16,13 @@ import farglass.work.task.Tasks;
 import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.Deque;
+import java.util.HashMap;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import org.jspecify.annotations.Nullable;
+import java.util.Set;
 
 /**
  * What is proposed about the matches of the library, beside their records. A change is shown at once and written in
@@ -35,8 +37,12 @@ public final class Drafts {
     private final List<SessionListener> listeners = new ArrayList<>();
     private final Map<String, DraftList> byMatch = new LinkedHashMap<>();
     private final Deque<Refusal> refusals = new ArrayDeque<>();
-    private @Nullable Map<Source, SourceRecord> judged;
-    private long lagMs = -1;
+    private final Map<String, Tally> tallies = new HashMap<>();
+    /** Matches whose tally is being counted. */
+    private final Set<String> counting = new HashSet<>();
+
+    /** What the drafts of a match tell of their sources. */
+    private record Tally(Map<Source, SourceRecord> sources, List<Long> lags) {}
 
     /** @param at the record as it was then: an edit made since is taken back first */
     private record Refusal(String match, String draft, MatchRecord at) {}
@@ -47,6 +53,12 @@ public final class Drafts {
         this.library = library;
         this.tasks = tasks;
         this.messages = messages;
+        records.listen(new SessionListener() {
+            @Override
+            public void recordChanged(MatchRecord now) {
+                touched(now.id());
+            }
+        });
         replace(all);
     }
 
@@ -54,16 +66,62 @@ public final class Drafts {
         listeners.add(listener);
     }
 
+    /** What stands now; what it tells of the sources is counted in the background. */
     void replace(List<DraftList> all) {
         byMatch.clear();
         refusals.clear();
+        tallies.clear();
+        counting.clear();
         all.forEach(d -> byMatch.put(d.match(), d));
-        forgetCounts();
+        if (!all.isEmpty()) {
+            counting.addAll(byMatch.keySet());
+            List<DraftList> lists = List.copyOf(all);
+            Map<String, MatchRecord> now = new HashMap<>();
+            records.all().forEach(r -> now.put(r.id(), r));
+            tasks.query(
+                    "draft-sources", () -> counted(lists, now), this::counted, e -> messages.problem(e.getMessage()));
+        }
     }
 
-    private void forgetCounts() {
-        judged = null;
-        lagMs = -1;
+    private Map<String, Tally> counted(List<DraftList> lists, Map<String, MatchRecord> now) {
+        Map<String, Tally> counted = new LinkedHashMap<>();
+        for (DraftList l : lists) {
+            MatchRecord r = now.get(l.match());
+            if (r != null) {
+                counted.put(l.match(), tally(l, r));
+            }
+        }
+        return counted;
+    }
+
+    /** Takes what was counted of matches that nobody has touched meanwhile. */
+    private void counted(Map<String, Tally> found) {
+        found.forEach((match, tally) -> {
+            if (counting.remove(match)) {
+                tallies.put(match, tally);
+            }
+        });
+        counting.clear();
+        byMatch.keySet().forEach(match -> listeners.forEach(l -> l.draftsChanged(match)));
+    }
+
+    private Tally tally(DraftList list, MatchRecord record) {
+        return new Tally(SourceRecord.of(list, record, lexicon), SpeechLag.of(list, record));
+    }
+
+    /** What a match tells is another now: it is counted anew when it is asked for. */
+    private void touched(String match) {
+        counting.remove(match);
+        tallies.remove(match);
+    }
+
+    private List<Tally> tallies() {
+        for (DraftList l : byMatch.values()) {
+            if (!tallies.containsKey(l.match()) && !counting.contains(l.match())) {
+                records.match(l.match()).ifPresent(r -> tallies.put(l.match(), tally(l, r)));
+            }
+        }
+        return List.copyOf(tallies.values());
     }
 
     /** All that is kept about a match. */
@@ -71,20 +129,15 @@ public final class Drafts {
         return byMatch.getOrDefault(match, DraftList.empty(match));
     }
 
-    /** How often each source was right so far, over all matches; worked out anew when a match is looked at. */
+    /** How often each source was right so far, over all matches. */
     public Map<Source, SourceRecord> sources() {
-        if (judged == null) {
-            judged = SourceRecord.of(byMatch.values(), records::match, lexicon);
-        }
-        return judged;
+        return SourceRecord.sum(tallies().stream().map(Tally::sources).toList());
     }
 
     /** How long after an act people speak of it, as taken drafts tell, ms. */
     public long lagMs() {
-        if (lagMs < 0) {
-            lagMs = SpeechLag.learned(byMatch.values(), records::match);
-        }
-        return lagMs;
+        return SpeechLag.median(
+                tallies().stream().flatMap(t -> t.lags().stream()).toList());
     }
 
     /** All that is kept about a match with what has become of it, each source heard as loud as it has deserved. */
@@ -146,7 +199,7 @@ public final class Drafts {
 
     private void taken(String match, Edit edit) {
         records.edit(match, edit);
-        forgetCounts();
+        touched(match);
         listeners.forEach(l -> l.draftsChanged(match));
     }
 
@@ -194,7 +247,7 @@ public final class Drafts {
 
     private void show(DraftList list) {
         byMatch.put(list.match(), list);
-        forgetCounts();
+        touched(list.match());
         listeners.forEach(l -> l.draftsChanged(list.match()));
     }
 }

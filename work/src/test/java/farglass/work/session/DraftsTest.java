@@ -7,6 +7,7 @@ import farglass.draft.Draft;
 import farglass.draft.DraftFate;
 import farglass.draft.DraftList;
 import farglass.draft.Source;
+import farglass.draft.SourceRecord;
 import farglass.draft.SpeechLag;
 import farglass.lexicon.Lexicon;
 import farglass.match.Corner;
@@ -157,6 +158,29 @@ class DraftsTest {
         assertThat(session.drafts().lagMs()).isEqualTo(SpeechLag.USUAL_MS);
         open.on(() -> session.drafts().reopen(ID, draft(1).id()));
         assertThat(fates()).containsExactly(DraftFate.CHANGED, DraftFate.OPEN, DraftFate.OPEN);
+    }
+
+    @Test
+    void whatSourcesWereWorthIsCountedAnewWhenALibraryIsOpened() throws Exception {
+        propose();
+        open.on(() -> session.drafts().take(ID, List.of(draft(0)), true));
+        open.on(() -> session.drafts().refuse(ID, draft(1).id()));
+        open.settled();
+        List<DraftList> kept = open.library().drafts();
+        open.on(() -> session.drafts().replace(kept));
+        for (int i = 0; i < 200 && captions().judged() < 2; i++) {
+            Thread.sleep(20);
+            open.settled();
+        }
+        assertThat(captions().taken()).isEqualTo(1);
+        assertThat(captions().refused()).isEqualTo(1);
+        open.on(() -> session.records().undo(ID));
+        open.settled();
+        assertThat(captions().taken()).as("what is taken back counts no more").isZero();
+    }
+
+    private SourceRecord captions() {
+        return session.drafts().sources().get(Source.CAPTIONS);
     }
 
     @Test

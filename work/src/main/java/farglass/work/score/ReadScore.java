@@ -1,4 +1,6 @@
-package farglass.desk.film;
+package farglass.work.score;
+
+import static java.util.Objects.requireNonNull;
 
 import farglass.film.map.MapProposal;
 import farglass.film.score.ScoreChange;
@@ -23,9 +25,9 @@ import java.util.List;
  * @param film file name of the film as the record has it
  * @param first who the first athlete of the graphic is
  */
-record ReadScore(String match, String film, ScoreTrack track, Corner first) {
+public record ReadScore(String match, String film, ScoreTrack track, Corner first) {
     /** What was read off a film of a record; who is who by the names read, else the first athlete is the first. */
-    static ReadScore of(MatchRecord r, String film, MapProposal found) {
+    public static ReadScore of(MatchRecord r, String film, MapProposal found) {
         List<String> names = found.score().graphic().names().stream()
                 .map(ScoreGraphic.Name::text)
                 .toList();
@@ -33,16 +35,18 @@ record ReadScore(String match, String film, ScoreTrack track, Corner first) {
                 r.id(), film, found.score(), NameMatch.first(r, names).orElse(Corner.A));
     }
 
-    ReadScore with(ScoreTrack corrected) {
+    /** The same with what a number counts, or what was read, put right. */
+    public ReadScore with(ScoreTrack corrected) {
         return new ReadScore(match, film, corrected, first);
     }
 
-    ReadScore with(Corner firstAthlete) {
+    /** The same with another athlete first. */
+    public ReadScore with(Corner firstAthlete) {
         return new ReadScore(match, film, track, firstAthlete);
     }
 
     /** Changes of points, advantages and penalties, in film order, with the match times of a clock. */
-    List<ReadChange> changes(ClockMap clock) {
+    public List<ReadChange> changes(ClockMap clock) {
         List<ReadChange> changes = new ArrayList<>();
         for (ScoreChange c : track.scored()) {
             FilmTime at = FilmTime.ofMs(c.ms());
@@ -51,7 +55,7 @@ record ReadScore(String match, String film, ScoreTrack track, Corner first) {
                     at,
                     moment(clock, at),
                     c.athlete() == 0 ? first : first.other(),
-                    call(track.kind(c)),
+                    call(requireNonNull(track.kind(c), "what was scored has a kind")),
                     c.before(),
                     c.after(),
                     c.confidence()));
