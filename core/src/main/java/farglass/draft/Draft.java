@@ -121,14 +121,23 @@ public record Draft(
         return moment(record, film, ms).map(t -> new Draft(id, tag.at(t), film, ms, bases, refused));
     }
 
-    /** The match time that a film of a record shows; the film's own where its clock is not mapped yet. */
+    /**
+     * The match time that a film of a record shows; the film's own where its clock is not mapped yet. A film that lies
+     * elsewhere now has its old name.
+     */
     private static Optional<MatchTime> moment(MatchRecord record, String film, long ms) {
         for (FilmRef f : record.films()) {
-            if (f.file().equals(film) && !f.map().isEmpty()) {
-                return f.map().matchTime(new FilmTime(ms));
+            if (name(f.file()).equals(name(film))) {
+                return f.map().isEmpty()
+                        ? Optional.of(new MatchTime(ms))
+                        : f.map().matchTime(new FilmTime(ms));
             }
         }
-        return Optional.of(new MatchTime(ms));
+        return record.films().isEmpty() ? Optional.of(new MatchTime(ms)) : Optional.empty();
+    }
+
+    private static String name(String file) {
+        return file.substring(Math.max(file.lastIndexOf('/'), file.lastIndexOf('\\')) + 1);
     }
 
     /**

@@ -14,6 +14,7 @@ import farglass.match.Side;
 import farglass.match.Tag;
 import farglass.match.TagInfo;
 import farglass.simulate.DemoLibrary;
+import farglass.time.ClockMap;
 import farglass.time.MatchTime;
 import java.util.ArrayList;
 import java.util.List;
@@ -25,7 +26,7 @@ class DraftListTest {
     private static final Lexicon LEXICON = Lexicon.builtIn();
     private static final String FILM = "m.mp4";
     private static final MatchRecord EMPTY =
-            DemoLibrary.waiting(LEXICON).withFilms(List.of(FilmRef.of(FILM, 200_000L, farglass.time.ClockMap.EMPTY)));
+            DemoLibrary.waiting(LEXICON).withFilms(List.of(FilmRef.of(FILM, 200_000L, ClockMap.EMPTY)));
 
     private static Tag.Action act(double s, Corner by, String technique) {
         return Tag.Action.of(MatchTime.ofMs(Math.round(1000 * s)), by, technique);
@@ -283,6 +284,16 @@ class DraftListTest {
         Draft d = l.open(EMPTY, LEXICON, 1500).get(0).at(MatchTime.ofMs(18_000));
         assertThat(d.taken(d.tag(), true).info().extra()).containsEntry("proposed", 20_000L);
         assertThat(d.taken(d.tag(), true).t().ms()).isEqualTo(18_000);
+    }
+
+    @Test
+    void aFilmThatLiesElsewhereIsKnownByItsNameAndOneTakenAwayShowsNothing() {
+        DraftList l = list(said(act(20, Corner.A, "knee-cut"), "c.vtt", 0.8));
+        FilmRef moved = FilmRef.of("/elsewhere/" + FILM, 200_000L, ClockMap.EMPTY);
+        assertThat(fate(l, EMPTY.withFilms(List.of(moved)))).isEqualTo(DraftFate.OPEN);
+        FilmRef other = FilmRef.of("other.mp4", 200_000L, ClockMap.EMPTY);
+        assertThat(fate(l, EMPTY.withFilms(List.of(other)))).isEqualTo(DraftFate.OUT_OF_SIGHT);
+        assertThat(fate(l, EMPTY.withFilms(List.of()))).isEqualTo(DraftFate.OPEN);
     }
 
     @Test

@@ -32,19 +32,27 @@ class ScoutingPageTest extends DeskDriver {
         return desk.profiled().get();
     }
 
-    private Stream<String> labels() {
-        // a list keeps rows that it shows no more, with what they said
-        return find("#station-profile").lookupAll(".label").stream()
-                .filter(ScoutingPageTest::inSight)
-                .map(n -> ((Labeled) n).getText());
+    private Stream<Node> labels() {
+        return find("#station-profile").lookupAll(".label").stream().filter(Node::isVisible);
+    }
+
+    private static boolean says(Node label, String words) {
+        String text = ((Labeled) label).getText();
+        return text != null && text.contains(words);
+    }
+
+    /** Whether a row says so, in sight or scrolled past. */
+    private boolean shows(String words) {
+        return labels().anyMatch(n -> says(n, words));
+    }
+
+    /** Whether a row in sight says so: a list keeps rows that it shows no more, with what they said. */
+    private boolean inSight(String words) {
+        return labels().filter(ScoutingPageTest::inSight).anyMatch(n -> says(n, words));
     }
 
     private static boolean inSight(Node n) {
         return n == null || (n.isVisible() && inSight(n.getParent()));
-    }
-
-    private boolean shows(String words) {
-        return labels().anyMatch(t -> t != null && t.contains(words));
     }
 
     /** Chooses the sentence whose words begin so. */
@@ -132,7 +140,7 @@ class ScoutingPageTest extends DeskDriver {
         await(
                 "taken in again",
                 () -> !desk.plan().get().report().of(who(), before.get(1)).leftOut());
-        await("as it was", () -> order().equals(before) && !shows("left out of the report"));
+        await("as it was", () -> order().equals(before) && !inSight("left out of the report"));
     }
 
     @Test
