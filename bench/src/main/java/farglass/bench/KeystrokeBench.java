@@ -1,5 +1,6 @@
 package farglass.bench;
 
+import farglass.bench.keys.ShortestPhrase;
 import farglass.lexicon.Lexicon;
 import farglass.match.MatchRecord;
 import farglass.match.PositionLine;

@@ -2,13 +2,11 @@ package farglass.narration;
 
 import farglass.lexicon.Lexicon;
 import farglass.lexicon.Position;
-import farglass.lexicon.Technique;
 import farglass.match.CallKind;
 import farglass.match.Corner;
 import farglass.match.MatchAthlete;
 import farglass.match.Outcome;
 import farglass.match.RemarkKind;
-import farglass.match.Side;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -30,12 +28,8 @@ public final class NarrationReader {
     private static final int DENIED = 3;
     /** Words before an action in which somebody teaches. */
     private static final int LESSON = 16;
-    /** Words between what is done and by what means. */
-    private static final int WITHIN = 7;
     /** Letters behind an action after which it is foretold. */
     private static final int FORETOLD = 12;
-    /** Words behind an action that may say what became of it. */
-    private static final int AFTER = 16;
 
     /** What is shown again was seen so long before at most. */
     private static final long SEEN_MS = 120_000;
@@ -47,13 +41,9 @@ public final class NarrationReader {
     private static final long AT_ONCE_MS = 4000;
 
     private static final long FOLLOWS_MS = 8000;
-    /** Without anything behind it what is pulled is guard. */
-    private static final Set<String> PULLS = Set.of("pulls", "pulled");
-
     private static final Set<String> LEADING = Set.of("takedown", "sweep", "pass", "reversal");
     private static final Set<String> FOLLOWING = Set.of("pin-advance", "back-take");
     private static final Set<String> SCORING = Set.of("takedown", "sweep", "pass", "pin-advance", "back-take");
-    private static final Set<String> NO_ATTEMPTS = Set.of("grip", "feint");
     /** In a guard they are of the guard. */
     private static final String HOOKS = "hook-insert";
 
@@ -63,31 +53,8 @@ public final class NarrationReader {
     private static final double UNNAMED = 0.08;
     private static final double FAMILY_ONLY = 0.1;
 
-    /** Behind a side that is not the action's. */
-    private static final Set<String> LIMBS = Set.of(
-            "hand",
-            "arm",
-            "foot",
-            "leg",
-            "knee",
-            "hip",
-            "shoulder",
-            "grip",
-            "elbow",
-            "sleeve",
-            "collar",
-            "lapel",
-            "ankle",
-            "wrist",
-            "heel",
-            "underhook",
-            "hook");
-
-    private static final Set<String> LEFT = Set.of("left", "lefthand");
-    private static final Set<String> RIGHT = Set.of("right", "righthand");
     private static final Set<String> MORE = Set.of("again", "another", "second", "third", "reattacks", "back");
     private static final Map<String, Integer> NUMBERS = Map.of("two", 2, "three", 3, "four", 4, "2", 2, "3", 3, "4", 4);
-    private static final List<String> OUTCOMES = List.of("near", "countered", "stuffed", "abandoned", "completed");
 
     private final Lexicon lexicon;
     private final TermFinder terms;
@@ -110,15 +77,15 @@ public final class NarrationReader {
         return new Reading(Speech.words(cues), new People(a, b)).all();
     }
 
-    /** Something that was named, whatever it is. */
-    private record Said(String code, boolean family, int from, int to, boolean exact, boolean verb) {}
-
     /** One narration. */
     private final class Reading {
         private final List<Word> words;
         private final Clauses clauses;
         private final Subjects subjects;
         private final Roles roles;
+        private final NamedActs acts;
+        private final Outcomes outcomes;
+        private final Sides sides;
         private final List<Find> finds = new ArrayList<>();
         /** Film time from which on something is shown again; below 0 for the match itself. */
         private long again = -1;
@@ -128,6 +95,9 @@ public final class NarrationReader {
             this.clauses = new Clauses(words, people);
             this.subjects = new Subjects(words, people, patterns);
             this.roles = new Roles(lexicon);
+            this.acts = new NamedActs(words, clauses, lexicon, terms, forms, patterns);
+            this.outcomes = new Outcomes(words, clauses, subjects, acts, lexicon, patterns);
+            this.sides = new Sides(words, subjects);
         }
 
         List<Find> all() {
@@ -150,7 +120,7 @@ public final class NarrationReader {
             }
             boolean shown = again >= 0 || patterns.has("again", text);
             remark(begin, end, text);
-            List<Said> said = said(begin, end);
+            List<NamedAct> said = acts.in(begin, end);
             // what was not seen before cannot be shown again
             boolean fresh = again >= 0
                     && !patterns.has("again", text)
@@ -168,7 +138,7 @@ public final class NarrationReader {
             }
         }
 
-        private boolean seen(Said s, long ms) {
+        private boolean seen(NamedAct s, long ms) {
             return finds.stream()
                     .anyMatch(f -> f instanceof Find.Act a
                             && ms - a.saidMs() <= SEEN_MS
@@ -179,80 +149,18 @@ public final class NarrationReader {
                                             && a.technique().equals(a.family()))));
         }
 
-        /** Every action that a sentence names, in its order. */
-        private List<Said> said(int begin, int end) {
-            List<Said> all = new ArrayList<>();
-            for (SpokenForms.Found f : forms.in(words, begin, end)) {
-                String code = f.family() ? f.code().substring(0, f.code().length() - 1) : f.code();
-                all.add(new Said(code, f.family(), f.from(), f.to(), true, true));
-            }
-            List<Mention> mentions = terms.in(words, begin, end);
-            // "knee cut pinned" is a place, not the act whose name it begins with
-            all.removeIf(s -> mentions.stream()
-                    .anyMatch(m -> m.term() instanceof Position
-                            && m.from() <= s.from()
-                            && s.to() <= m.to()
-                            && m.to() - m.from() > s.to() - s.from()));
-            for (Mention m : mentions) {
-                boolean grip = m.to() + 1 < words.size()
-                        && Set.of("grip", "grips")
-                                .contains(words.get(m.to() + 1).bare());
-                if (m.term() instanceof Technique t && !grip && !NO_ATTEMPTS.contains(t.family())) {
-                    boolean within =
-                            all.stream().anyMatch(s -> s.from() <= m.to() && m.from() <= s.to() && !s.family());
-                    all.removeIf(s -> s.family() && s.from() <= m.to() && m.from() <= s.to());
-                    if (!within) {
-                        all.add(new Said(t.code(), false, m.from(), m.to(), m.exact(), false));
-                    }
-                }
-            }
-            for (int i = begin; i < end; i++) {
-                int at = i;
-                boolean alone = PULLS.contains(words.get(i).bare())
-                        && (words.get(i).pause() != Word.Pause.NONE || i + 1 == words.size())
-                        && all.stream().noneMatch(s -> s.from() <= at && at <= s.to());
-                if (alone) {
-                    all.add(new Said("guard-pull", false, i, i, true, true));
-                }
-            }
-            all.sort(Comparator.comparingInt(Said::from));
-            return closer(all);
-        }
-
-        /** "takes her down with a foot sweep" is one action: the name counts, done as the verb says. */
-        private List<Said> closer(List<Said> all) {
-            List<Said> kept = new ArrayList<>();
-            for (int i = 0; i < all.size(); i++) {
-                Said s = all.get(i);
-                Said next = i + 1 < all.size() ? all.get(i + 1) : null;
-                boolean one = next != null
-                        && s.family()
-                        && !next.family()
-                        && s.code().equals(lexicon.familyOf(next.code()))
-                        && next.from() - s.to() <= WITHIN
-                        && patterns.has("means", clauses.bare(s.to() + 1, next.from()));
-                if (one && next != null) {
-                    kept.add(new Said(next.code(), false, s.from(), next.to(), next.exact(), true));
-                    i++;
-                } else {
-                    kept.add(s);
-                }
-            }
-            return kept;
-        }
-
         /** Where what is said of an action ends: at the next one, or with the sentence. */
-        private int before(Said s, int end) {
-            List<Said> next = s.to() + 1 < end ? said(s.to() + 1, end) : List.of();
+        private int before(NamedAct s, int end) {
+            List<NamedAct> next = s.to() + 1 < end ? acts.in(s.to() + 1, end) : List.of();
             return next.isEmpty() ? end : next.get(0).from();
         }
 
         /** "The same pass" is the one that was tried last. */
-        private Said named(Said s) {
+        private NamedAct named(NamedAct s) {
             if (s.family() && patterns.has("same", clauses.bare(s.from(), s.to() + 1))) {
                 for (int i = finds.size() - 1; i >= 0; i--) {
                     if (finds.get(i) instanceof Find.Act a && a.family().equals(s.code())) {
-                        return new Said(
+                        return new NamedAct(
                                 a.technique(), a.technique().equals(a.family()), s.from(), s.to(), s.exact(), false);
                     }
                 }
@@ -260,8 +168,8 @@ public final class NarrationReader {
             return s;
         }
 
-        private void act(Said one, int begin, int end) {
-            Said s = named(one);
+        private void act(NamedAct one, int begin, int end) {
+            NamedAct s = named(one);
             int from = clauses.begin(s.from(), 1);
             int to = clauses.end(s.to(), 1);
             String near = clauses.bare(from, s.from());
@@ -284,7 +192,7 @@ public final class NarrationReader {
                 // of a guard player they are hooks of the guard
                 return;
             }
-            Outcome outcome = outcome(s, who.who(), near, end);
+            Outcome outcome = outcomes.of(s, who.who(), near, end);
             double confidence = SURE
                     - (s.exact() ? 0 : MISHEARD)
                     - (who.who() == null ? NOBODY : who.named() ? 0 : UNNAMED)
@@ -294,7 +202,7 @@ public final class NarrationReader {
                     who.who(),
                     s.code(),
                     family,
-                    side(s, from, before(s, end)),
+                    sides.of(s, from, before(s, end)),
                     outcome,
                     confidence,
                     clauses.said(begin, end));
@@ -330,7 +238,7 @@ public final class NarrationReader {
         }
 
         /** Whether something that is named did not happen now. */
-        private boolean none(Said s, int begin, String near, String clause, String sentence) {
+        private boolean none(NamedAct s, int begin, String near, String clause, String sentence) {
             int far = clauses.written() ? begin : Math.max(begin, s.from() - LESSON);
             int named = far;
             // whoever is named again is no longer taught about
@@ -347,97 +255,6 @@ public final class NarrationReader {
                     || patterns.has("elsewhere", sentence)
                     || patterns.has("future", near)
                     || patterns.first("future", clause) > near.length() + FORETOLD;
-        }
-
-        /** What is said to have become of it, in the clauses behind it before something else is named. */
-        private @Nullable Outcome outcome(Said s, @Nullable Corner by, String near, int end) {
-            int stop = Math.min(words.size(), s.to() + 1 + AFTER);
-            for (Said o : said(s.to() + 1, stop)) {
-                stop = Math.min(stop, clauses.begin(o.from(), 1) > s.to() ? clauses.begin(o.from(), 1) : o.from());
-            }
-            int at = s.to() + 1;
-            String behind = clauses.bare(at, stop);
-            String family = s.family() ? s.code() : lexicon.familyOf(s.code());
-            if (family.equals("submission") && patterns.has("taps", behind) && !patterns.has("resists", behind)) {
-                return Outcome.COMPLETED;
-            }
-            while (at < stop) {
-                int to = Math.min(stop, clauses.end(at, 1));
-                String clause = clauses.bare(at, to);
-                Corner subject = subjects.first(at, to);
-                Outcome said = said(clause);
-                if (subject != null && by != null && subject != by) {
-                    // what the other gets free of is what this one did not get done
-                    if (patterns.has("frees", clause) || (said != null && said != Outcome.COMPLETED)) {
-                        return said == Outcome.NEAR ? Outcome.NEAR : Outcome.STUFFED;
-                    }
-                } else if (at >= end && said == Outcome.COMPLETED && !patterns.has("confirmed", clause)) {
-                    // another sentence must say so more plainly
-                    said = null;
-                } else if (said != null && !(said == Outcome.COMPLETED && patterns.has("near", near))) {
-                    return said;
-                }
-                at = to;
-            }
-            if (patterns.has("near", near)) {
-                return Outcome.NEAR;
-            }
-            if (patterns.has("stuffed", near) || patterns.has("defends", near)) {
-                return Outcome.STUFFED;
-            }
-            boolean done = s.verb() || patterns.has("completed", near);
-            return done && !patterns.has("tried", near) ? Outcome.COMPLETED : null;
-        }
-
-        private @Nullable Outcome said(String clause) {
-            for (String key : OUTCOMES) {
-                if (patterns.has(key, clause) && !(key.equals("completed") && patterns.has("negation", clause))) {
-                    return Outcome.valueOf(key.toUpperCase(Locale.ROOT));
-                }
-            }
-            return null;
-        }
-
-        /** "left" and "right" beside what is done, unless it is a hand, a foot or a moment: "right now". */
-        private @Nullable Side side(Said s, int from, int to) {
-            for (int away = 1; away <= AFTER / 2; away++) {
-                for (int i : new int[] {s.to() + away, s.from() - away}) {
-                    if (i >= from && i < to) {
-                        String next = i + 1 < to ? words.get(i + 1).bare() : "";
-                        boolean sided = i > s.to()
-                                ? away == 1
-                                        || words.get(i - 1).pause() != Word.Pause.NONE
-                                        || subjects.first(i - 1, i) != null
-                                        || Set.of(
-                                                        "to",
-                                                        "the",
-                                                        "her",
-                                                        "his",
-                                                        "on",
-                                                        "again",
-                                                        "your",
-                                                        "side",
-                                                        "going",
-                                                        "towards",
-                                                        "opposite")
-                                                .contains(words.get(i - 1).bare())
-                                : !Set.of(
-                                                "now", "there", "here", "away", "back", "into", "through", "to", "over",
-                                                "past")
-                                        .contains(next);
-                        boolean limb = LIMBS.contains(next);
-                        String w = words.get(i).bare();
-                        // notes have a letter
-                        w = words.get(i).said().matches("\\(?[LR][,.;)]*") ? w.equals("l") ? "left" : "right" : w;
-                        if (sided && !limb && LEFT.contains(w)) {
-                            return Side.LEFT;
-                        } else if (sided && !limb && RIGHT.contains(w)) {
-                            return Side.RIGHT;
-                        }
-                    }
-                }
-            }
-            return null;
         }
 
         /** The same said again soon adds what was not known. */
@@ -495,7 +312,7 @@ public final class NarrationReader {
             return who && what;
         }
 
-        private void places(List<Said> said, int begin, int end) {
+        private void places(List<NamedAct> said, int begin, int end) {
             for (Mention m : terms.in(words, begin, end)) {
                 String before = clauses.bare(clauses.begin(m.from(), 1), m.from());
                 boolean from = m.from() > begin

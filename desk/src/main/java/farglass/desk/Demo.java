@@ -80,8 +80,7 @@ public final class Demo {
             Files.createDirectories(film.getParent());
             Files.writeString(said, DemoLibrary.commentary());
         } catch (IOException e) {
-            throw new LibraryException(
-                    "The commentary of the demo could not be written to " + said + ". The library itself is whole.", e);
+            throw new LibraryException(Words.of("demo.commentary", said), e);
         }
     }
 

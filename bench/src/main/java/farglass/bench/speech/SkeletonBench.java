@@ -1,6 +1,6 @@
 package farglass.bench.speech;
 
-import farglass.bench.ShortestPhrase;
+import farglass.bench.keys.ShortestPhrase;
 import farglass.draft.Basis;
 import farglass.draft.CaptionDrafts;
 import farglass.draft.ClockDrafts;

@@ -98,8 +98,9 @@ final class DraftIntake {
         long lag = desk.session().drafts().lagMs();
         String name = file.getFileName().toString();
         desk.tasks()
-                .query(
-                        "captions " + r.id(),
+                // their drafts are kept: neither a second file nor a window that closes may drop them
+                .command(
+                        Words.of("drafts.reading", name),
                         () -> CaptionDrafts.of(CaptionFile.read(file), name, r, film, desk.lexicon(), lag),
                         found -> came(r, found, name, asked),
                         e -> desk.notices().problem(Words.of("drafts.unreadable", name, e.getMessage())));

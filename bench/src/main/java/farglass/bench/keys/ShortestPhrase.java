@@ -1,4 +1,4 @@
-package farglass.bench;
+package farglass.bench.keys;
 
 import farglass.lexicon.Lexicon;
 import farglass.lexicon.Position;
@@ -16,6 +16,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 
 /** How many keys a tag costs somebody who knows the short forms, Enter included; the reader must take what is typed. */
 public final class ShortestPhrase {
@@ -111,7 +112,7 @@ public final class ShortestPhrase {
         return best;
     }
 
-    private Corner guard(Tag.Position p) {
+    private @Nullable Corner guard(Tag.Position p) {
         boolean isGuard = lexicon.position(p.position()).map(Position::guard).orElse(false);
         return p.guard() == null && isGuard && p.holder() != null ? p.holder().other() : p.guard();
     }
