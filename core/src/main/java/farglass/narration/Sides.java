@@ -30,6 +30,9 @@ final class Sides {
             "underhook",
             "hook");
 
+    /** Behind "right" where it is no side: "right now". */
+    private static final Set<String> MOMENTS = Set.of("now", "away", "there", "here");
+
     private static final Set<String> LEFT = Set.of("left", "lefthand");
     private static final Set<String> RIGHT = Set.of("right", "righthand");
 
@@ -67,7 +70,9 @@ final class Sides {
                                             .contains(words.get(i - 1).bare())
                             : !Set.of("now", "there", "here", "away", "back", "into", "through", "to", "over", "past")
                                     .contains(next);
-                    boolean limb = LIMBS.contains(next);
+                    boolean moment = MOMENTS.contains(next)
+                            && (i == 0 || !words.get(i - 1).bare().equals("the"));
+                    boolean limb = moment || LIMBS.contains(next);
                     String w = words.get(i).bare();
                     // notes have a letter
                     w = words.get(i).said().matches("\\(?[LR][,.;)]*") ? w.equals("l") ? "left" : "right" : w;
