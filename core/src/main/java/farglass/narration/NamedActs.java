@@ -6,12 +6,14 @@ import farglass.lexicon.Technique;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 
 /** Finds the actions that a narration names, by their names and by what else is said for them. */
 final class NamedActs {
-    /** Without anything behind it what is pulled is guard. */
-    private static final Set<String> PULLS = Set.of("pulls", "pulled");
+    /** Without anything behind it what is pulled is guard, and whoever sits plays it. */
+    private static final Map<String, String> ALONE = Map.of(
+            "pulls", "guard-pull", "pulled", "guard-pull", "sits", "sit-guard");
 
     private static final Set<String> NO_ATTEMPTS = Set.of("grip", "feint");
     /** Words between what is done and by what means. */
@@ -66,11 +68,11 @@ final class NamedActs {
         }
         for (int i = begin; i < end; i++) {
             int at = i;
-            boolean alone = PULLS.contains(words.get(i).bare())
+            boolean alone = ALONE.containsKey(words.get(i).bare())
                     && (words.get(i).pause() != Word.Pause.NONE || i + 1 == words.size())
                     && all.stream().noneMatch(s -> s.from() <= at && at <= s.to());
             if (alone) {
-                all.add(new NamedAct("guard-pull", false, i, i, true, true));
+                all.add(new NamedAct(ALONE.getOrDefault(words.get(i).bare(), ""), false, i, i, true, true));
             }
         }
         all.sort(Comparator.comparingInt(NamedAct::from));

@@ -174,7 +174,7 @@ public final class NarrationReader {
             int to = clauses.end(s.to(), 1);
             String near = clauses.bare(from, s.from());
             String clause = clauses.bare(from, to);
-            if (none(s, begin, near, clause, clauses.bare(begin, end))) {
+            if (none(s, begin, near, clause, clauses.bare(begin, clauses.written() ? to : end))) {
                 return;
             }
             String family = s.family() ? s.code() : lexicon.familyOf(s.code());
@@ -238,7 +238,7 @@ public final class NarrationReader {
         }
 
         /** Whether something that is named did not happen now. */
-        private boolean none(NamedAct s, int begin, String near, String clause, String sentence) {
+        private boolean none(NamedAct s, int begin, String near, String clause, String told) {
             int far = clauses.written() ? begin : Math.max(begin, s.from() - LESSON);
             int named = far;
             // whoever is named again is no longer taught about
@@ -252,7 +252,8 @@ public final class NarrationReader {
             return taught
                     || denied
                     || patterns.has("hypothetical", near)
-                    || patterns.has("elsewhere", sentence)
+                    || patterns.has("conditional", near)
+                    || patterns.has("elsewhere", told)
                     || patterns.has("future", near)
                     || patterns.first("future", clause) > near.length() + FORETOLD;
         }
@@ -391,7 +392,9 @@ public final class NarrationReader {
         }
 
         private void remark(int begin, int end, String text) {
-            RemarkKind kind = patterns.has("error", text) || patterns.has("hypothetical", text)
+            boolean asked = patterns.has("question", text) && !patterns.has("error", text);
+            boolean error = !asked && (patterns.has("error", text) || patterns.has("hypothetical", text));
+            RemarkKind kind = error
                     ? RemarkKind.ERROR
                     : patterns.has("preference", text)
                             ? RemarkKind.PREFERENCE

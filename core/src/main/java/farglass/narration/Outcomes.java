@@ -53,6 +53,9 @@ final class Outcomes {
             String clause = clauses.bare(at, to);
             Corner subject = subjects.first(at, to);
             Outcome said = said(clause);
+            if (patterns.has("undefended", clause)) {
+                return Outcome.COMPLETED;
+            }
             if (subject != null && by != null && subject != by) {
                 // what the other gets free of is what this one did not get done
                 if (patterns.has("frees", clause) || (said != null && said != Outcome.COMPLETED)) {

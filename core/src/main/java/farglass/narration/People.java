@@ -30,9 +30,13 @@ final class People {
             "orange", new int[] {235, 130, 30},
             "purple", new int[] {120, 50, 150},
             "pink", new int[] {240, 140, 180});
+    /** Colours that are said, and those above that they are. */
+    private static final Map<String, String> SHADES =
+            Map.of("navy", "blue", "gray", "grey", "golden", "yellow", "gold", "yellow", "crimson", "red");
 
     private final Map<String, Corner> names = new HashMap<>();
     private final Map<String, Corner> worn = new HashMap<>();
+    private final Map<String, Corner> initials = new HashMap<>();
 
     People(MatchAthlete first, MatchAthlete second) {
         Map<Corner, Set<String>> words = new HashMap<>();
@@ -40,8 +44,11 @@ final class People {
             MatchAthlete a = c == Corner.A ? first : second;
             String[] parts = a.name().split("\\s+");
             if (parts.length == 2) {
-                String initials = "" + parts[0].charAt(0) + parts[1].charAt(0);
-                names.merge(initials.toLowerCase(Locale.ROOT), c, (x, y) -> x == y ? x : null);
+                String both = "" + parts[0].charAt(0) + parts[1].charAt(0);
+                names.merge(both.toLowerCase(Locale.ROOT), c, (x, y) -> x == y ? x : null);
+            }
+            for (String part : parts) {
+                initials.merge(part.charAt(0) + ".", c, (x, y) -> x == y ? x : null);
             }
             for (String part : parts) {
                 String bare = Speech.bare(part);
@@ -63,7 +70,7 @@ final class People {
         for (Corner c : Corner.values()) {
             for (String w : words.getOrDefault(c, Set.of())) {
                 boolean other = words.getOrDefault(c.other(), Set.of()).contains(w);
-                if (!other && COLOURS.containsKey(w)) {
+                if (!other && (COLOURS.containsKey(w) || SHADES.containsKey(w))) {
                     worn.put(w, c);
                 }
             }
@@ -104,6 +111,9 @@ final class People {
                     && w.pause() == Word.Pause.NONE
                     && names.get(words.get(i + 1).bare()) == c;
             return new Named(c, more ? 2 : 1, more ? words.get(i + 1).owned() : w.owned());
+        }
+        if (initials.containsKey(w.said())) {
+            return new Named(initials.get(w.said()), 1, false);
         }
         Named joined = similar(words, i);
         if (joined != null) {

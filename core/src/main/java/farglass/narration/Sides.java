@@ -33,6 +33,11 @@ final class Sides {
     /** Behind "right" where it is no side: "right now". */
     private static final Set<String> MOMENTS = Set.of("now", "away", "there", "here");
 
+    /** Before a side. */
+    private static final Set<String> BEFORE = Set.of(
+            "to", "the", "her", "his", "my", "our", "their", "on", "again", "your", "side", "going", "towards",
+            "opposite", "round", "around");
+
     private static final Set<String> LEFT = Set.of("left", "lefthand");
     private static final Set<String> RIGHT = Set.of("right", "righthand");
 
@@ -47,6 +52,16 @@ final class Sides {
     /** "left" and "right" beside what is done, unless it is a hand, a foot or a moment: "right now". */
     @Nullable
     Side of(NamedAct s, int from, int to) {
+        // "passes to your left with the long step"
+        for (int i = s.from(); i <= s.to(); i++) {
+            String w = words.get(i).bare();
+            String next = i < s.to() ? words.get(i + 1).bare() : "";
+            if (LEFT.contains(w) && !LIMBS.contains(next)) {
+                return Side.LEFT;
+            } else if (RIGHT.contains(w) && !LIMBS.contains(next) && i > s.from() && BEFORE.contains(words.get(i - 1).bare())) {
+                return Side.RIGHT;
+            }
+        }
         for (int away = 1; away <= AWAY; away++) {
             for (int i : new int[] {s.to() + away, s.from() - away}) {
                 if (i >= from && i < to) {
@@ -55,19 +70,7 @@ final class Sides {
                             ? away == 1
                                     || words.get(i - 1).pause() != Word.Pause.NONE
                                     || subjects.first(i - 1, i) != null
-                                    || Set.of(
-                                                    "to",
-                                                    "the",
-                                                    "her",
-                                                    "his",
-                                                    "on",
-                                                    "again",
-                                                    "your",
-                                                    "side",
-                                                    "going",
-                                                    "towards",
-                                                    "opposite")
-                                            .contains(words.get(i - 1).bare())
+                                    || BEFORE.contains(words.get(i - 1).bare())
                             : !Set.of("now", "there", "here", "away", "back", "into", "through", "to", "over", "past")
                                     .contains(next);
                     boolean moment = MOMENTS.contains(next)

@@ -16,6 +16,9 @@ final class Speech {
 
     private static final Pattern MARKS = Pattern.compile("<[^>]*>|\\{[^}]*\\}|\\[[^\\]]*\\]|&nbsp;|\u266a");
     private static final Pattern SPEAKER = Pattern.compile("^\\s*(?:-\\s+|>>+\\s*)");
+    /** A name cut short ends no sentence: "sweep T. left". */
+    private static final Pattern INITIAL = Pattern.compile("\\p{Lu}\\.");
+
     private static final Pattern NO_LETTER = Pattern.compile("[^\\p{L}\\p{N}/]+");
     private static final Pattern ACCENTS = Pattern.compile("\\p{M}+");
 
@@ -91,6 +94,9 @@ final class Speech {
         boolean owned = trimmed.endsWith("'s") || trimmed.endsWith("s'");
         String stem = trimmed.endsWith("'s") ? trimmed.substring(0, trimmed.length() - 2) : trimmed;
         char end = lower.charAt(lower.length() - 1);
+        if (INITIAL.matcher(said).matches()) {
+            return new Word(said, bare(stem), owned, ms, Pause.NONE);
+        }
         Pause pause = ".!?;\u2026".indexOf(end) >= 0 ? Pause.LONG : ",:)".indexOf(end) >= 0 ? Pause.SHORT : Pause.NONE;
         return new Word(said, bare(stem), owned, ms, pause);
     }

@@ -1,12 +1,17 @@
 package farglass.narration;
 
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
+import java.util.Objects;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
 /** What is said for an action beside its names, mostly verbs: "takes the back", "passes the guard". */
 final class SpokenForms {
+    private static final Pattern PIECE = Pattern.compile("\\{([a-z]+)\\}");
+
     private final List<Form> forms;
 
     /** @param code of a technique, or a family with a colon behind it */
@@ -27,11 +32,24 @@ final class SpokenForms {
 
     SpokenForms() {
         List<Form> all = new ArrayList<>();
+        Map<String, String> pieces = new HashMap<>();
         for (String line : WordList.lines("forms.txt")) {
             String[] parts = line.split(" ", 2);
-            all.add(new Form(parts[0], Pattern.compile("(?<= )" + parts[1] + "(?= )")));
+            String pattern = filled(parts[1], pieces);
+            switch (parts[0].charAt(0)) {
+                case '@' -> pieces.put(parts[0].substring(1), Inflection.pattern(List.of(pattern.split(" "))));
+                case '=' -> pieces.put(parts[0].substring(1), pattern);
+                default -> all.add(new Form(parts[0], Pattern.compile("(?<= )" + pattern + "(?= )")));
+            }
         }
         forms = List.copyOf(all);
+    }
+
+    /** With the pieces that are named in braces. */
+    private static String filled(String pattern, Map<String, String> pieces) {
+        return PIECE.matcher(pattern)
+                .replaceAll(m -> Matcher.quoteReplacement(
+                        Objects.requireNonNull(pieces.get(m.group(1)), () -> "no words are named " + m.group())));
     }
 
     /** Every form between two words, the longer of two that overlap. */

@@ -14,11 +14,29 @@ final class Subjects {
             Set.of("he", "she", "hes", "shes", "they", "theyre", "himself", "herself");
     private static final Set<String> HE = Set.of("he", "hes");
     private static final Set<String> SHE = Set.of("she", "shes");
-    private static final Set<String> THEIRS = Set.of("her", "his", "your");
+    private static final Set<String> THEIRS = Set.of("her", "his", "your", "my");
     /** So soon after a name a pronoun is that one's. */
     private static final int NEAR = 14;
 
     private static final Set<String> ADDRESSED = Set.of("you", "youre", "youve", "your");
+    /** Of whoever tells of a match of his own. */
+    private static final Set<String> OWN = Set.of("i", "im", "ive", "id", "ill");
+
+    private static final Set<String> MINE = Set.of("my", "me");
+    /** Behind a name that is called. */
+    private static final Set<String> CALLED = Set.of(
+            "watch", "look", "listen", "see", "sit", "this", "here", "now", "remember", "okay", "lets", "come", "you",
+            "your", "youre", "i", "we", "tell", "what", "why", "how", "first", "good", "great", "well", "thanks");
+    /** Behind "her" where she is the one it is done to. */
+    private static final Set<String> DONE_TO = Set.of(
+            "down", "up", "over", "into", "to", "with", "on", "in", "onto", "from", "and", "but", "off", "out", "through",
+            "away", "again", "across", "forward", "for", "by", "there", "here", "now");
+    /** So many words behind a name "her" is the one it is done to. */
+    private static final int OBJECT_NEAR = 4;
+    /** One word in so many is "I" where somebody tells of himself. */
+    private static final int SELF = 30;
+
+    private static final int SURE_VOTES = 2;
     /** Before a name that is no subject. */
     private static final Set<String> OBJECTS = Set.of(
             "on",
@@ -73,8 +91,14 @@ final class Subjects {
             "threw",
             "throws");
 
+    /** Behind "from" where it is nobody: "single leg from there". */
+    private static final Set<String> NOBODY = Set.of("there", "here", "it", "that", "this", "behind");
+
     /** Before a name whose doing it is. */
     private static final Set<String> AUTHORS = Set.of("by", "from", "for");
+
+    /** Before the name of whose a place is: "in the half guard of Brisa". */
+    private static final Set<String> OWNERS = Set.of("by", "from", "for", "of");
 
     private static final Set<String> OTHERS = Set.of("opponent", "opponents");
     /** What an athlete does about something of the other's. */
@@ -91,6 +115,8 @@ final class Subjects {
     private final People people;
     private final SpeechWords patterns;
     private final @Nullable Corner you;
+    /** Who tells it of himself. */
+    private final @Nullable Corner self;
     /** Who "he" and "she" are, where one of the two is each; null where that is not clear. */
     private final @Nullable Corner he;
 
@@ -100,6 +126,7 @@ final class Subjects {
         this.words = words;
         this.people = people;
         this.patterns = patterns;
+        this.self = self();
         this.you = addressed();
         this.he = he();
     }
@@ -119,15 +146,21 @@ final class Subjects {
 
     /** To whom it is said: named beside a greeting at the beginning, and spoken to a good deal; null for nobody. */
     private @Nullable Corner addressed() {
+        if (self != null) {
+            return null;
+        }
         long spoken = words.stream().filter(w -> ADDRESSED.contains(w.bare())).count();
         if (spoken * 40 < words.size()) {
             return null;
         }
-        for (int i = 1; i < Math.min(GREETING, words.size()); i++) {
+        for (int i = 0; i < Math.min(GREETING, words.size()); i++) {
             People.Named n = people.at(words, i);
-            boolean greeted = Set.of(
-                            "okay", "ok", "alright", "right", "so", "hey", "hi", "hello", "listen", "well", "good")
-                    .contains(words.get(i - 1).bare());
+            boolean greeted = i == 0 || words.get(i - 1).pause() == Word.Pause.LONG
+                    ? n != null
+                            && i + n.words() < words.size()
+                            && CALLED.contains(words.get(i + n.words()).bare())
+                    : Set.of("okay", "ok", "alright", "right", "so", "hey", "hi", "hello", "listen", "well", "good")
+                            .contains(words.get(i - 1).bare());
             if (n != null
                     && !n.owned()
                     && greeted
@@ -138,12 +171,46 @@ final class Subjects {
         return null;
     }
 
+    /** Who tells of a match of his own: "this is me in blue", "I am Brisa", and "I" again and again; null for nobody. */
+    private @Nullable Corner self() {
+        long own = words.stream().filter(w -> OWN.contains(w.bare())).count();
+        if (own * SELF < words.size()) {
+            return null;
+        }
+        for (int i = 0; i < Math.min(GREETING, words.size()); i++) {
+            if (!patterns.has("self", " " + words.get(i).bare() + " ")) {
+                continue;
+            }
+            for (int k = i + 1; k < Math.min(words.size(), i + 8); k++) {
+                People.Named n = people.at(words, k);
+                if (n != null && !n.owned()) {
+                    return n.who();
+                }
+                if (words.get(k).pause() == Word.Pause.LONG) {
+                    break;
+                }
+            }
+        }
+        return null;
+    }
+
+    /** Whether "her" or "him" is whoever it is done to by the one who was named just before. */
+    private boolean doneTo(int i) {
+        String w = words.get(i).bare();
+        return w.equals("him")
+                || (w.equals("her")
+                        && (words.get(i).pause() != Word.Pause.NONE
+                                || i + 1 >= words.size()
+                                || DONE_TO.contains(words.get(i + 1).bare())));
+    }
+
     /** Who is "he" when the other is "she": whoever is named before either more often. */
     private @Nullable Corner he() {
         int[] votes = new int[2];
         int[] said = new int[2];
         Corner named = null;
         int since = 0;
+        boolean victim = false;
         for (int i = 0; i < words.size(); i++) {
             People.Named n = people.at(words, i);
             String w = words.get(i).bare();
@@ -151,9 +218,15 @@ final class Subjects {
             if (n != null && !n.owned()) {
                 named = object(i, 0) ? named : n.who();
                 since = 0;
+                victim = false;
+            } else if (named != null && since <= OBJECT_NEAR && doneTo(i)) {
+                // "Teo snaps her down": she is not Teo
+                boolean a = (named == Corner.B) == w.equals("him");
+                votes[a ? 0 : 1] += SURE_VOTES;
+                victim = true;
             } else if (which >= 0) {
                 said[which]++;
-                if (named != null && since < NEAR) {
+                if (named != null && since < NEAR && !(since > OBJECT_NEAR && victim)) {
                     boolean a = (named == Corner.A) == (which == 0);
                     votes[a ? 0 : 1]++;
                 }
@@ -178,7 +251,7 @@ final class Subjects {
                     last = n.who();
                 }
                 i += n.words() - 1;
-            } else if (you != null && !object(i, from) && pronoun(i) != null) {
+            } else if ((you != null || self != null) && !object(i, from) && pronoun(i) != null) {
                 last = pronoun(i);
             }
         }
@@ -192,6 +265,9 @@ final class Subjects {
 
     private @Nullable Corner pronoun(int i) {
         String w = words.get(i).bare();
+        if (self != null) {
+            return OWN.contains(w) ? self : PRONOUNS.contains(w) ? self.other() : null;
+        }
         if (he != null && (HE.contains(w) || SHE.contains(w))) {
             return HE.contains(w) ? he : he.other();
         }
@@ -210,7 +286,7 @@ final class Subjects {
      * @param family of the action
      */
     Subject of(int begin, int from, int to, int end, String family, Clauses clauses) {
-        Corner author = behind(to, end, AUTHORS);
+        Corner author = behind(to, end, family.isEmpty() ? OWNERS : AUTHORS);
         if (author != null) {
             return new Subject(author, true, true);
         }
@@ -235,7 +311,7 @@ final class Subjects {
                 at = i;
             } else if (THEIRS.contains(words.get(i).bare()) && from - i <= 2 && whose(i) != null) {
                 owner = owner == null ? whose(i) : owner;
-            } else if (PRONOUNS.contains(words.get(i).bare()) && you == null && he == null) {
+            } else if (PRONOUNS.contains(words.get(i).bare()) && you == null && he == null && self == null) {
                 // whoever the sentence named before it, else whoever was spoken of last
                 Corner before = nameBefore(i, begin);
                 subject = before == null ? last : before;
@@ -285,7 +361,8 @@ final class Subjects {
     /** Who is named behind an action after one of some words: "armbar from Brisa", "swept by the athlete in blue". */
     private @Nullable Corner behind(int to, int end, Set<String> after) {
         for (int i = to + 1; i < Math.min(end, to + 4); i++) {
-            if (after.contains(words.get(i).bare()) && words.get(i).pause() == Word.Pause.NONE) {
+            boolean nobody = i + 1 < words.size() && NOBODY.contains(words.get(i + 1).bare());
+            if (after.contains(words.get(i).bare()) && words.get(i).pause() == Word.Pause.NONE && !nobody) {
                 int far = words.get(i).bare().equals("for") ? i + 2 : i + 5;
                 for (int k = i + 1; k < Math.min(words.size(), far); k++) {
                     People.Named n = people.at(words, k);
@@ -304,6 +381,9 @@ final class Subjects {
     /** Whose it is that "her", "his" or "your" says; null when that is not clear. */
     private @Nullable Corner whose(int i) {
         String w = words.get(i).bare();
+        if (self != null) {
+            return MINE.contains(w) ? self : self.other();
+        }
         if (he != null) {
             return w.equals("his") ? he : w.equals("her") ? he.other() : null;
         }
@@ -329,7 +409,7 @@ final class Subjects {
             if (n != null && !n.owned()) {
                 return object(i, from) ? null : n.who();
             }
-            if (you != null && !object(i, from) && pronoun(i) != null) {
+            if ((you != null || self != null) && !object(i, from) && pronoun(i) != null) {
                 return pronoun(i);
             }
         }

@@ -35,7 +35,7 @@ final class TermFinder {
     private static final Set<String> OTHERWISE = WordList.read("otherwise.txt");
 
     /** Everyday words; what is made of them alone is forgiven nothing. */
-    private static final Set<String> EVERYDAY = WordList.read("everyday.txt");
+    private static final Set<String> EVERYDAY = everyday();
 
     private final Map<String, Term> exact = new HashMap<>();
     /** By first letter and length. */
@@ -66,6 +66,14 @@ final class TermFinder {
             similar.computeIfAbsent(bare.charAt(0) + " " + bare.length(), k -> new ArrayList<>())
                     .add(bare);
         }
+    }
+
+    private static Set<String> everyday() {
+        Set<String> all = new HashSet<>(WordList.read("everyday.txt"));
+        for (String verb : WordList.read("verbs.txt")) {
+            all.addAll(Inflection.forms(verb));
+        }
+        return Set.copyOf(all);
     }
 
     /** Whether a word means nothing by itself. */

@@ -8,6 +8,7 @@ import farglass.time.Segment;
 import java.awt.AlphaComposite;
 import java.awt.Graphics2D;
 import java.awt.image.BufferedImage;
+import java.io.IOException;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -35,6 +36,7 @@ final class Broadcast {
     final int width;
     final int height;
     final double rate;
+    private final boolean variable;
     private final int bitrate;
     private final long lengthMs;
     private final String[] names;
@@ -101,6 +103,8 @@ final class Broadcast {
         durationMs = film;
         map = ClockMap.of(parts);
         score(random);
+        // last, so that older clips keep all else
+        variable = random.nextInt(4) == 0;
     }
 
     private void score(Random random) {
@@ -153,13 +157,14 @@ final class Broadcast {
                 graphic.arrangement().words,
                 graphic.groundName(),
                 graphic.sevenSegment() ? "seven segments" : "typefaces",
-                "letters " + size + " pixels");
+                "letters " + size + " pixels",
+                variable ? "variable rate" : "even rate");
     }
 
     String words() {
         return String.format(
                 Locale.ROOT,
-                "%s, %s, %d columns, %d px %s%s, %dx%d at %.2f %d kbit/s %s",
+                "%s, %s, %d columns, %d px %s%s, %dx%d at %.2f%s %d kbit/s %s",
                 graphic.arrangement().words,
                 graphic.groundName(),
                 graphic.columns(),
@@ -169,20 +174,25 @@ final class Broadcast {
                 width,
                 height,
                 rate,
+                variable ? " (variable)" : "",
                 bitrate / 1000,
                 effects.words());
     }
 
     /** @param camera pictures of real film, cut and moved about */
-    void write(Path target, List<BufferedImage> camera) throws FilmException {
+    void write(Path target, List<BufferedImage> camera) throws FilmException, IOException {
         int frames = (int) (durationMs * rate / 1000);
         new Mp4Writer(width, height, rate, bitrate, (int) (2 * rate))
-                .write(
-                        target,
-                        frames,
-                        (image, i) -> paint(image, Math.round(i * 1000 / rate), camera),
-                        x -> {},
-                        () -> false);
+                .write(target, frames, (image, i) -> paint(image, moment(i), camera), x -> {}, () -> false);
+        if (variable) {
+            VariableRate.spread(target);
+        }
+    }
+
+    /** Film moment of a picture. */
+    private long moment(int picture) {
+        double even = picture * 1000 / rate;
+        return variable ? Math.min(durationMs - 1, VariableRate.moved(even)) : Math.round(even);
     }
 
     /** Lines of an interlaced film are of two moments. */
