@@ -54,6 +54,7 @@ public final class NarrationReader {
     private static final double FAMILY_ONLY = 0.1;
 
     private static final Set<String> MORE = Set.of("again", "another", "second", "third", "reattacks", "back");
+    private static final Set<String> NO = Set.of("no", "nope", "not");
     private static final Map<String, Integer> NUMBERS = Map.of("two", 2, "three", 3, "four", 4, "2", 2, "3", 3, "4", 4);
 
     private final Lexicon lexicon;
@@ -86,6 +87,7 @@ public final class NarrationReader {
         private final NamedActs acts;
         private final Outcomes outcomes;
         private final Sides sides;
+        private final Opinions opinions = new Opinions(patterns);
         private final List<Find> finds = new ArrayList<>();
         /** Film time from which on something is shown again; below 0 for the match itself. */
         private long again = -1;
@@ -251,11 +253,22 @@ public final class NarrationReader {
             boolean denied = patterns.has("negation", close) && !patterns.has("stuffed", near);
             return taught
                     || denied
+                    || answeredNo(s)
+                    || (patterns.has("from", close) && seen(s, words.get(s.from()).ms()))
                     || patterns.has("hypothetical", near)
                     || patterns.has("conditional", near)
                     || patterns.has("elsewhere", told)
                     || patterns.has("future", near)
                     || patterns.first("future", clause) > near.length() + FORETOLD;
+        }
+
+        /** "Guillotine on the way? No." */
+        private boolean answeredNo(NamedAct s) {
+            int end = clauses.end(s.to(), 2);
+            return end < words.size()
+                    && clauses.end(s.to(), 1) == end
+                    && words.get(end - 1).said().endsWith("?")
+                    && NO.contains(words.get(end).bare());
         }
 
         /** The same said again soon adds what was not known. */
@@ -392,21 +405,7 @@ public final class NarrationReader {
         }
 
         private void remark(int begin, int end, String text) {
-            boolean asked = patterns.has("question", text) && !patterns.has("error", text);
-            boolean error = !asked && (patterns.has("error", text) || patterns.has("hypothetical", text));
-            RemarkKind kind = error
-                    ? RemarkKind.ERROR
-                    : patterns.has("preference", text)
-                            ? RemarkKind.PREFERENCE
-                            : patterns.has("trigger", text)
-                                    ? RemarkKind.TRIGGER
-                                    : patterns.has("praise", text)
-                                            ? RemarkKind.PRAISE
-                                            : patterns.has("question", text)
-                                                    ? RemarkKind.QUESTION
-                                                    : patterns.has("teaching", text) || patterns.has("reason", text)
-                                                            ? RemarkKind.NOTE
-                                                            : null;
+            RemarkKind kind = opinions.of(text);
             if (kind != null) {
                 finds.add(new Find.Remark(
                         words.get(begin).ms(), kind, subjects.last(), SURE - MISHEARD, clauses.said(begin, end)));

@@ -48,6 +48,9 @@ final class Outcomes {
         if (family.equals("submission") && patterns.has("taps", behind) && !patterns.has("resists", behind)) {
             return Outcome.COMPLETED;
         }
+        if (patterns.has("near", near)) {
+            return Outcome.NEAR;
+        }
         while (at < stop) {
             int to = Math.min(stop, clauses.end(at, 1));
             String clause = clauses.bare(at, to);
@@ -64,13 +67,10 @@ final class Outcomes {
             } else if (at >= end && said == Outcome.COMPLETED && !patterns.has("confirmed", clause)) {
                 // another sentence must say so more plainly
                 said = null;
-            } else if (said != null && !(said == Outcome.COMPLETED && patterns.has("near", near))) {
+            } else if (said != null) {
                 return said;
             }
             at = to;
-        }
-        if (patterns.has("near", near)) {
-            return Outcome.NEAR;
         }
         if (patterns.has("stuffed", near) || patterns.has("defends", near)) {
             return Outcome.STUFFED;

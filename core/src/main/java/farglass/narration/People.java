@@ -17,6 +17,13 @@ final class People {
     private static final Set<String> CLOTHES = Set.of(
             "belt", "belts", "gi", "gis", "kimono", "shorts", "trousers", "pants", "shirt", "rashguard", "and", "mat");
 
+    /** Behind "Brisa's" where that is "Brisa is". */
+    private static final Set<String> IS = Set.of(
+            "in", "on", "inside", "under", "underneath", "out", "up", "down", "over", "behind", "back", "at", "by", "got",
+            "not", "now", "still", "already", "just", "really", "very", "so", "too", "a", "an", "the", "been", "flat",
+            "stuck", "trapped", "caught", "here", "there", "about", "off", "through", "around", "always", "never", "after",
+            "done", "forced", "pinned", "tired", "safe", "free", "happy", "ahead", "probably", "clearly", "also");
+
     private static final int SIMILAR = 4;
     private static final int TWO = 6;
     private static final Map<String, int[]> COLOURS = Map.of(
@@ -104,13 +111,15 @@ final class People {
     @Nullable
     Named at(List<Word> words, int i) {
         Word w = words.get(i);
+        boolean owned = w.owned() && !is(words, i);
         Corner c = names.get(w.bare());
         if (c != null && (w.bare().length() > 2 || w.said().equals(w.said().toUpperCase(Locale.ROOT)))) {
             boolean more = i + 1 < words.size()
                     && !w.owned()
                     && w.pause() == Word.Pause.NONE
                     && names.get(words.get(i + 1).bare()) == c;
-            return new Named(c, more ? 2 : 1, more ? words.get(i + 1).owned() : w.owned());
+            return new Named(
+                    c, more ? 2 : 1, more ? words.get(i + 1).owned() && !is(words, i + 1) : owned);
         }
         if (initials.containsKey(w.said())) {
             return new Named(initials.get(w.said()), 1, false);
@@ -125,7 +134,16 @@ final class People {
                         || Set.of("in", "the", "to", "for", "by", "on", "from", "wearing")
                                 .contains(words.get(i - 1).bare()))
                 && !(i + 1 < words.size() && CLOTHES.contains(words.get(i + 1).bare()));
-        return inColour && colour != null ? new Named(colour, 1, w.owned()) : null;
+        return inColour && colour != null ? new Named(colour, 1, owned) : null;
+    }
+
+    /** Whether "Brisa's" is short for "Brisa is": before what one does, where one is or how. */
+    private static boolean is(List<Word> words, int i) {
+        if (!words.get(i).owned() || i + 1 >= words.size()) {
+            return false;
+        }
+        String next = words.get(i + 1).bare();
+        return IS.contains(next) || (next.endsWith("ing") && next.length() > SIMILAR);
     }
 
     /** Whether a clause begins with a word, as "black" in "black passes" or "and red has". */
@@ -158,7 +176,8 @@ final class People {
                             && Math.abs(form.length() - name.length()) <= allowed
                             && TermFinder.edits(form, name, allowed + 1) <= (written ? allowed : Math.min(1, allowed));
                     if (close || Sound.alike(form, name, 2, false)) {
-                        boolean owned = words.get(i + n - 1).owned() || !form.equals(said.toString());
+                        boolean owned = (words.get(i + n - 1).owned() && !is(words, i + n - 1))
+                                || !form.equals(said.toString());
                         return new Named(e.getValue(), n, owned);
                     }
                 }
