@@ -51,6 +51,7 @@ public final class CaptionDrafts {
                     .builder()
                     .family(a.technique().equals(a.family()) ? a.family() : null)
                     .sides(a.side() == null ? List.of() : List.of(a.side()))
+                    .limb(a.limb())
                     .outcome(a.outcome())
                     .build());
         }

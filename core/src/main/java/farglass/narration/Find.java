@@ -25,6 +25,7 @@ public sealed interface Find {
      * @param technique code; the family's where nothing closer was said
      * @param family code
      * @param side null when none was said
+     * @param limb of the other, such as "left-arm", that a submission is on; null when none was said
      * @param outcome null when it was not said
      */
     record Act(
@@ -33,12 +34,13 @@ public sealed interface Find {
             String technique,
             String family,
             @Nullable Side side,
+            @Nullable String limb,
             @Nullable Outcome outcome,
             double confidence,
             String sentence)
             implements Find {
         Act outcome(Outcome o) {
-            return new Act(saidMs, by, technique, family, side, o, confidence, sentence);
+            return new Act(saidMs, by, technique, family, side, limb, o, confidence, sentence);
         }
     }
 

@@ -5,6 +5,7 @@ import farglass.lexicon.Position;
 import farglass.lexicon.Technique;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -12,8 +13,8 @@ import java.util.Set;
 /** Finds the actions that a narration names, by their names and by what else is said for them. */
 final class NamedActs {
     /** Without anything behind it what is pulled is guard, and whoever sits plays it. */
-    private static final Map<String, String> ALONE = Map.of(
-            "pulls", "guard-pull", "pulled", "guard-pull", "sits", "sit-guard");
+    private static final Map<String, String> ALONE =
+            Map.of("pulls", "guard-pull", "pulled", "guard-pull", "sits", "sit-guard");
 
     private static final Set<String> NO_ATTEMPTS = Set.of("grip", "feint");
     /** Words between what is done and by what means. */
@@ -25,6 +26,8 @@ final class NamedActs {
     private final TermFinder terms;
     private final SpokenForms forms;
     private final SpeechWords patterns;
+    /** By stretch: the same is asked for outcome, side and what else is named. */
+    private final Map<Long, List<NamedAct>> known = new HashMap<>();
 
     NamedActs(
             List<Word> words,
@@ -43,6 +46,10 @@ final class NamedActs {
 
     /** Every action that a sentence names, in its order. */
     List<NamedAct> in(int begin, int end) {
+        return known.computeIfAbsent(((long) begin << Integer.SIZE) + end, k -> look(begin, end));
+    }
+
+    private List<NamedAct> look(int begin, int end) {
         List<NamedAct> all = new ArrayList<>();
         for (SpokenForms.Found f : forms.in(words, begin, end)) {
             String code = f.family() ? f.code().substring(0, f.code().length() - 1) : f.code();

@@ -7,6 +7,7 @@ import farglass.match.Corner;
 import farglass.match.MatchAthlete;
 import farglass.match.Outcome;
 import farglass.match.RemarkKind;
+import farglass.match.Side;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -39,6 +40,9 @@ public final class NarrationReader {
 
     /** So soon a name tells whose that was which was named without one. */
     private static final long AT_ONCE_MS = 4000;
+
+    /** So many words more than an action has a sentence that only calls it out. */
+    private static final int CALLED_OUT = 3;
 
     private static final long FOLLOWS_MS = 8000;
     private static final Set<String> LEADING = Set.of("takedown", "sweep", "pass", "reversal");
@@ -157,6 +161,20 @@ public final class NarrationReader {
             return next.isEmpty() ? end : next.get(0).from();
         }
 
+        /** Of what is only called out, "Leg drag!", the sentence behind or before may say the side. */
+        private @Nullable Side side(NamedAct s, int begin, int from, int end) {
+            Side side = sides.of(s, from, before(s, end));
+            boolean bare = end - begin - (s.to() - s.from()) <= CALLED_OUT;
+            if (side == null && bare && end < words.size()) {
+                side = sides.of(s, from, before(s, clauses.end(end, 2)));
+            }
+            if (side == null && bare && begin > 0) {
+                int last = clauses.begin(begin - 1, 1);
+                side = acts.in(last, begin).isEmpty() ? sides.of(s, last, end) : null;
+            }
+            return side;
+        }
+
         /** "The same pass" is the one that was tried last. */
         private NamedAct named(NamedAct s) {
             if (s.family() && patterns.has("same", clauses.bare(s.from(), s.to() + 1))) {
@@ -204,7 +222,8 @@ public final class NarrationReader {
                     who.who(),
                     s.code(),
                     family,
-                    sides.of(s, from, before(s, end)),
+                    side(s, begin, from, end),
+                    family.equals("submission") ? sides.limb(s, from, before(s, end)) : null,
                     outcome,
                     confidence,
                     clauses.said(begin, end));
@@ -254,7 +273,8 @@ public final class NarrationReader {
             return taught
                     || denied
                     || answeredNo(s)
-                    || (patterns.has("from", close) && seen(s, words.get(s.from()).ms()))
+                    || (patterns.has("from", close)
+                            && seen(s, words.get(s.from()).ms()))
                     || patterns.has("hypothetical", near)
                     || patterns.has("conditional", near)
                     || patterns.has("elsewhere", told)
@@ -289,6 +309,7 @@ public final class NarrationReader {
                                     closer ? a.technique() : b.technique(),
                                     b.family(),
                                     b.side() == null ? a.side() : b.side(),
+                                    b.limb() == null ? a.limb() : b.limb(),
                                     a.outcome() == null ? b.outcome() : a.outcome(),
                                     Math.max(a.confidence(), b.confidence()),
                                     b.sentence()));

@@ -19,10 +19,57 @@ final class People {
 
     /** Behind "Brisa's" where that is "Brisa is". */
     private static final Set<String> IS = Set.of(
-            "in", "on", "inside", "under", "underneath", "out", "up", "down", "over", "behind", "back", "at", "by", "got",
-            "not", "now", "still", "already", "just", "really", "very", "so", "too", "a", "an", "the", "been", "flat",
-            "stuck", "trapped", "caught", "here", "there", "about", "off", "through", "around", "always", "never", "after",
-            "done", "forced", "pinned", "tired", "safe", "free", "happy", "ahead", "probably", "clearly", "also");
+            "in",
+            "on",
+            "inside",
+            "under",
+            "underneath",
+            "out",
+            "up",
+            "down",
+            "over",
+            "behind",
+            "back",
+            "at",
+            "by",
+            "got",
+            "not",
+            "now",
+            "still",
+            "already",
+            "just",
+            "really",
+            "very",
+            "so",
+            "too",
+            "a",
+            "an",
+            "the",
+            "been",
+            "flat",
+            "stuck",
+            "trapped",
+            "caught",
+            "here",
+            "there",
+            "about",
+            "off",
+            "through",
+            "around",
+            "always",
+            "never",
+            "after",
+            "done",
+            "forced",
+            "pinned",
+            "tired",
+            "safe",
+            "free",
+            "happy",
+            "ahead",
+            "probably",
+            "clearly",
+            "also");
 
     private static final int SIMILAR = 4;
     private static final int TWO = 6;
@@ -118,8 +165,7 @@ final class People {
                     && !w.owned()
                     && w.pause() == Word.Pause.NONE
                     && names.get(words.get(i + 1).bare()) == c;
-            return new Named(
-                    c, more ? 2 : 1, more ? words.get(i + 1).owned() && !is(words, i + 1) : owned);
+            return new Named(c, more ? 2 : 1, more ? words.get(i + 1).owned() && !is(words, i + 1) : owned);
         }
         if (initials.containsKey(w.said())) {
             return new Named(initials.get(w.said()), 1, false);

@@ -2,6 +2,7 @@ package farglass.narration;
 
 import farglass.match.Side;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
 
@@ -30,13 +31,79 @@ final class Sides {
             "underhook",
             "hook");
 
+    /** What is attacked of an arm or a leg. */
+    private static final Map<String, String> ATTACKED = Map.of(
+            "arm",
+            "arm",
+            "elbow",
+            "arm",
+            "shoulder",
+            "arm",
+            "wrist",
+            "arm",
+            "leg",
+            "leg",
+            "foot",
+            "leg",
+            "knee",
+            "leg",
+            "ankle",
+            "leg",
+            "heel",
+            "leg");
+
     /** Behind "right" where it is no side: "right now". */
     private static final Set<String> MOMENTS = Set.of("now", "away", "there", "here");
 
     /** Before a side. */
     private static final Set<String> BEFORE = Set.of(
-            "to", "the", "her", "his", "my", "our", "their", "on", "again", "your", "side", "going", "towards",
-            "opposite", "round", "around");
+            "to",
+            "the",
+            "her",
+            "his",
+            "my",
+            "our",
+            "their",
+            "on",
+            "again",
+            "your",
+            "side",
+            "going",
+            "towards",
+            "opposite",
+            "round",
+            "around");
+
+    /** Before "left" where it is what remains, and before "right" where it agrees. */
+    private static final Set<String> REMAINS = Set.of(
+            "seconds",
+            "minutes",
+            "minute",
+            "second",
+            "nothing",
+            "points",
+            "is",
+            "was",
+            "has",
+            "have",
+            "been",
+            "all",
+            "thats",
+            "that",
+            "yeah",
+            "youre",
+            "you",
+            "quite",
+            "not",
+            "about",
+            "are",
+            "options",
+            "anything",
+            "much");
+
+    /** Behind "left" and "right" where they are no side: "right into it". */
+    private static final Set<String> MOVES =
+            Set.of("now", "there", "here", "away", "back", "into", "through", "to", "over", "past");
 
     private static final Set<String> LEFT = Set.of("left", "lefthand");
     private static final Set<String> RIGHT = Set.of("right", "righthand");
@@ -49,44 +116,80 @@ final class Sides {
         this.subjects = subjects;
     }
 
-    /** "left" and "right" beside what is done, unless it is a hand, a foot or a moment: "right now". */
+    /**
+     * "left" and "right" beside what is done, unless it is a hand, a foot or a moment: "right now".
+     *
+     * @param from, to stretch of words that speaks of the action
+     */
     @Nullable
     Side of(NamedAct s, int from, int to) {
         // "passes to your left with the long step"
-        for (int i = s.from(); i <= s.to(); i++) {
-            String w = words.get(i).bare();
-            String next = i < s.to() ? words.get(i + 1).bare() : "";
-            if (LEFT.contains(w) && !LIMBS.contains(next)) {
-                return Side.LEFT;
-            } else if (RIGHT.contains(w) && !LIMBS.contains(next) && i > s.from() && BEFORE.contains(words.get(i - 1).bare())) {
-                return Side.RIGHT;
+        for (int i = s.from() + 1; i <= s.to(); i++) {
+            Side within = BEFORE.contains(words.get(i - 1).bare()) ? side(i, s.to() + 1) : null;
+            if (within != null) {
+                return within;
             }
         }
         for (int away = 1; away <= AWAY; away++) {
             for (int i : new int[] {s.to() + away, s.from() - away}) {
-                if (i >= from && i < to) {
-                    String next = i + 1 < to ? words.get(i + 1).bare() : "";
-                    boolean sided = i > s.to()
-                            ? away == 1
-                                    || words.get(i - 1).pause() != Word.Pause.NONE
-                                    || subjects.first(i - 1, i) != null
-                                    || BEFORE.contains(words.get(i - 1).bare())
-                            : !Set.of("now", "there", "here", "away", "back", "into", "through", "to", "over", "past")
-                                    .contains(next);
-                    boolean moment = MOMENTS.contains(next)
-                            && (i == 0 || !words.get(i - 1).bare().equals("the"));
-                    boolean limb = moment || LIMBS.contains(next);
-                    String w = words.get(i).bare();
-                    // notes have a letter
-                    w = words.get(i).said().matches("\\(?[LR][,.;)]*") ? w.equals("l") ? "left" : "right" : w;
-                    if (sided && !limb && LEFT.contains(w)) {
-                        return Side.LEFT;
-                    } else if (sided && !limb && RIGHT.contains(w)) {
-                        return Side.RIGHT;
-                    }
+                boolean sided = i >= from && i < to && (i > s.to() ? behind(i, away, to) : before(i, to));
+                Side side = sided ? side(i, to) : null;
+                if (side != null) {
+                    return side;
                 }
             }
         }
         return null;
+    }
+
+    /** The arm or leg that is attacked, such as "left-arm" for "armbar on the left arm"; null when none is said. */
+    @Nullable
+    String limb(NamedAct s, int from, int to) {
+        for (int away = 1; away <= AWAY; away++) {
+            for (int i : new int[] {s.to() + away, s.from() - away}) {
+                String part =
+                        i >= from && i + 1 < to ? ATTACKED.get(words.get(i + 1).bare()) : null;
+                String w = part == null ? "" : words.get(i).bare();
+                if (LEFT.contains(w) || RIGHT.contains(w)) {
+                    return (LEFT.contains(w) ? "left-" : "right-") + part;
+                }
+            }
+        }
+        return null;
+    }
+
+    /** The side that a word says; null when it says none. */
+    private @Nullable Side side(int i, int to) {
+        Word word = words.get(i);
+        String next =
+                i + 1 < to && word.pause() == Word.Pause.NONE ? words.get(i + 1).bare() : "";
+        boolean moment =
+                MOMENTS.contains(next) && (i == 0 || !words.get(i - 1).bare().equals("the"));
+        if (moment || LIMBS.contains(next) || word.said().endsWith("?")) {
+            return null;
+        }
+        // notes have a letter
+        boolean letter = word.said().matches("\\(?[LR][,.;)]*");
+        String w = letter ? (word.bare().equals("l") ? "left" : "right") : word.bare();
+        return LEFT.contains(w) ? Side.LEFT : RIGHT.contains(w) ? Side.RIGHT : null;
+    }
+
+    /** Whether a word behind an action says where it goes: right behind it, at a pause, or after "to the". */
+    private boolean behind(int i, int away, int to) {
+        Word last = words.get(i - 1);
+        boolean alone = (words.get(i).pause() != Word.Pause.NONE
+                        || i + 1 >= to
+                        || Set.of("side", "and").contains(words.get(i + 1).bare()))
+                && !REMAINS.contains(last.bare());
+        return away == 1
+                || alone
+                || last.pause() != Word.Pause.NONE
+                || subjects.first(i - 1, i) != null
+                || BEFORE.contains(last.bare());
+    }
+
+    /** Whether a word before an action may say where it goes. */
+    private boolean before(int i, int to) {
+        return i + 1 >= to || !MOVES.contains(words.get(i + 1).bare());
     }
 }

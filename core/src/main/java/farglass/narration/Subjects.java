@@ -25,12 +25,36 @@ final class Subjects {
     private static final Set<String> MINE = Set.of("my", "me");
     /** Behind a name that is called. */
     private static final Set<String> CALLED = Set.of(
-            "watch", "look", "listen", "see", "sit", "this", "here", "now", "remember", "okay", "lets", "come", "you",
-            "your", "youre", "i", "we", "tell", "what", "why", "how", "first", "good", "great", "well", "thanks");
+            "watch",
+            "look",
+            "listen",
+            "see",
+            "sit",
+            "this",
+            "here",
+            "now",
+            "remember",
+            "okay",
+            "lets",
+            "come",
+            "you",
+            "your",
+            "youre",
+            "i",
+            "we",
+            "tell",
+            "what",
+            "why",
+            "how",
+            "first",
+            "good",
+            "great",
+            "well",
+            "thanks");
     /** Behind "her" where she is the one it is done to. */
     private static final Set<String> DONE_TO = Set.of(
-            "down", "up", "over", "into", "to", "with", "on", "in", "onto", "from", "and", "but", "off", "out", "through",
-            "away", "again", "across", "forward", "for", "by", "there", "here", "now");
+            "down", "up", "over", "into", "to", "with", "on", "in", "onto", "from", "and", "but", "off", "out",
+            "through", "away", "again", "across", "forward", "for", "by", "there", "here", "now");
     /** So many words behind a name "her" is the one it is done to. */
     private static final int OBJECT_NEAR = 4;
     /** One word in so many is "I" where somebody tells of himself. */
@@ -171,7 +195,7 @@ final class Subjects {
         return null;
     }
 
-    /** Who tells of a match of his own: "this is me in blue", "I am Brisa", and "I" again and again; null for nobody. */
+    /** Who tells of a match of his own: "this is me in blue", and "I" again and again; null for nobody. */
     private @Nullable Corner self() {
         long own = words.stream().filter(w -> OWN.contains(w.bare())).count();
         if (own * SELF < words.size()) {
@@ -221,6 +245,7 @@ final class Subjects {
                 victim = false;
             } else if (named != null && since <= OBJECT_NEAR && doneTo(i)) {
                 // "Teo snaps her down": she is not Teo
+                said[w.equals("him") ? 0 : 1]++;
                 boolean a = (named == Corner.B) == w.equals("him");
                 votes[a ? 0 : 1] += SURE_VOTES;
                 victim = true;
@@ -361,7 +386,8 @@ final class Subjects {
     /** Who is named behind an action after one of some words: "armbar from Brisa", "swept by the athlete in blue". */
     private @Nullable Corner behind(int to, int end, Set<String> after) {
         for (int i = to + 1; i < Math.min(end, to + 4); i++) {
-            boolean nobody = i + 1 < words.size() && NOBODY.contains(words.get(i + 1).bare());
+            boolean nobody =
+                    i + 1 < words.size() && NOBODY.contains(words.get(i + 1).bare());
             if (after.contains(words.get(i).bare()) && words.get(i).pause() == Word.Pause.NONE && !nobody) {
                 int far = words.get(i).bare().equals("for") ? i + 2 : i + 5;
                 for (int k = i + 1; k < Math.min(words.size(), far); k++) {

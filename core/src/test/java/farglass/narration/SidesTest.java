@@ -23,16 +23,43 @@ class SidesTest {
                 "Ansa goes for the knee cut, the left sleeve is broken. | -",
                 "Ansa hits the knee cut right now. | -",
                 "Knee cut Ansa (R), done. | RIGHT",
+                "Knee cut A. (L), done. | LEFT",
+                "Ansa passes to her left with the knee cut. | LEFT",
+                "Ansa with a second knee cut, this time left, and she is through. | LEFT",
+                "Knee cut! On the right side! | RIGHT",
+                "Ansa tries to run around to the left. Knee cut. | LEFT",
+                "Ansa hits the knee cut with ten seconds left. | -",
+                "Ansa hits the knee cut, right? | -",
             })
     void whereItIsSaid(String said, String side) {
+        assertThat(act(said).side()).isEqualTo(side == null ? null : Side.valueOf(side));
+    }
+
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            nullValues = "-",
+            value = {
+                "Ansa attacks the armbar on the left arm. | left-arm",
+                "Kimura by Ansa, right shoulder. | right-arm",
+                "Ansa has a kneebar on the right leg. | right-leg",
+                "Ansa attacks the armbar to the left. | -",
+                "Ansa hits the knee cut past the left leg. | -",
+            })
+    void aSubmissionIsOnAnArmOrALeg(String said, String limb) {
+        assertThat(act(said).limb()).isEqualTo(limb);
+    }
+
+    private static Find.Act act(String said) {
         MatchAthlete a = new MatchAthlete("a", "Ansa Kellivar", "blue gi", "#2850be", Map.of());
         MatchAthlete b = new MatchAthlete("b", "Brisa Tolendt", "white gi", "#f5f5f5", Map.of());
         List<Find> finds =
                 new NarrationReader(Lexicon.builtIn(), Locale.ENGLISH).read(List.of(new Cue(0, 5000, said)), a, b);
-        assertThat(finds)
-                .filteredOn(Find.Act.class::isInstance)
-                .singleElement()
-                .extracting(f -> ((Find.Act) f).side())
-                .isEqualTo(side == null ? null : Side.valueOf(side));
+        List<Find.Act> acts = finds.stream()
+                .filter(Find.Act.class::isInstance)
+                .map(Find.Act.class::cast)
+                .toList();
+        assertThat(acts).hasSize(1);
+        return acts.get(0);
     }
 }

@@ -30,7 +30,16 @@ class SpokenFormsTest {
         "she recovers her guard, guard-recovery",
         "she gets back to half guard, half-recovery",
         "she slices the knee through, knee-cut",
-        "he shoots a double, double-leg"
+        "he shoots a double, double-leg",
+        "she pulled me into closed guard, guard-pull",
+        "I finally broke the guard open, guard-opening",
+        "I cut my knee through, knee-cut",
+        "we were climbing up to mount, to-mount",
+        "go knee on belly, to-knee-on-belly",
+        "she tries to bridge, bridge-escape",
+        "he slips out the back door, back-escape",
+        "spinning around behind, go-behind",
+        "he recovered his half guard, half-recovery"
     })
     void verbsSayActions(String said, String code) {
         assertThat(in(said)).extracting(SpokenForms.Found::code).contains(code);
@@ -44,7 +53,10 @@ class SpokenFormsTest {
                 "they go back to the middle",
                 "the guard is open",
                 "time has passed out there",
-                "she mounts a comeback of sorts soon"
+                "she mounts a comeback of sorts soon",
+                "her back is flat on the mat",
+                "she landed on her back",
+                "she never breaks her posture"
             })
     void otherTalkSaysFewOrNone(String said) {
         assertThat(in(said)).extracting(SpokenForms.Found::code).doesNotContain("back-take", "guard-pull", "sweep:");

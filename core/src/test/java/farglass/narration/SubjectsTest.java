@@ -50,6 +50,8 @@ class SubjectsTest {
                 "A triangle on Ansa. | B",
                 "Ansa waits, her opponent goes for the triangle. | B",
                 "Ansa gets caught in the triangle. | B",
+                "Brisa's coming in with a triangle. | B",
+                "Triangle from there, and Ansa stacks. | -",
                 "A triangle! | -"
             })
     void whoDoesIt(String said, Corner who) {
@@ -63,6 +65,28 @@ class SubjectsTest {
         assertThat(who(talk + "She attacks the triangle.")).isEqualTo(Corner.B);
         assertThat(who(talk + "She catches you with the triangle.")).isEqualTo(Corner.B);
         assertThat(who(talk + "Her triangle is tight.")).isEqualTo(Corner.B);
+    }
+
+    @Test
+    void aNameThatIsCalledIsSpokenTo() {
+        String talk = "Brisa, watch this with me. You wait, you stand, and you keep your grip. ";
+        assertThat(who(talk + "You attack the triangle.")).isEqualTo(Corner.B);
+        assertThat(who(talk + "She attacks the triangle.")).isEqualTo(Corner.A);
+    }
+
+    @Test
+    void whoTellsOfHimselfIsI() {
+        String talk = "This is me in the white gi, Brisa. I wait, I stand, and I grip. ";
+        assertThat(who(talk + "I attack the triangle.")).isEqualTo(Corner.B);
+        assertThat(who(talk + "She attacks the triangle.")).isEqualTo(Corner.A);
+        assertThat(who(talk + "She escapes my triangle.")).isEqualTo(Corner.B);
+    }
+
+    @Test
+    void whoeverItIsDoneToIsNotTheOneNamed() {
+        String talk = "Ansa snaps her down. Ansa throws her over. He waits, he stands. ";
+        assertThat(who(talk + "She throws the triangle.")).isEqualTo(Corner.B);
+        assertThat(who(talk + "He throws the triangle.")).isEqualTo(Corner.A);
     }
 
     @Test
