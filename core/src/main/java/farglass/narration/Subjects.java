@@ -183,7 +183,9 @@ final class Subjects {
                     ? n != null
                             && i + n.words() < words.size()
                             && CALLED.contains(words.get(i + n.words()).bare())
-                    : Set.of("okay", "ok", "alright", "right", "so", "hey", "hi", "hello", "listen", "well", "good")
+                    : Set.of(
+                                    "okay", "ok", "alright", "right", "so", "hey", "hi", "hello", "listen", "well",
+                                    "good", "you", "again", "back")
                             .contains(words.get(i - 1).bare());
             if (n != null
                     && !n.owned()
