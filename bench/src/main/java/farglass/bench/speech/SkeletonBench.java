@@ -21,6 +21,7 @@ import farglass.phrase.Context;
 import farglass.phrase.PhraseWriter;
 import farglass.simulate.DemoLibrary;
 import farglass.skim.Skim;
+import farglass.skim.Stretch;
 import farglass.store.caption.CaptionFile;
 import farglass.store.json.FormatException;
 import farglass.time.MatchTime;
@@ -36,8 +37,8 @@ import org.jspecify.annotations.Nullable;
 /**
  * Keys and seconds to the skeleton of a match (places, what led to them, points, finish), by hand and through drafts of
  * a narration and of the score on the film. The user of the second looks at every draft once in the skim: what is right
- * costs Enter, what is wrong is refused or corrected, what nobody said is typed; where the film ran by at four times
- * its speed he goes back for it.
+ * costs Enter, or one Shift+Enter for sure ones in a row that he has seen; what is wrong is refused or corrected, what
+ * nobody said is typed; where the film ran by at four times its speed he goes back for it.
  */
 public final class SkeletonBench {
     private static final double BETWEEN = 4;
@@ -150,6 +151,7 @@ public final class SkeletonBench {
         int right = 0;
         double seconds = skim.lasts(end, BETWEEN) / 1000.0;
         Set<Tag> done = new HashSet<>();
+        Run run = new Run(skim);
         for (Draft d : open) {
             // what was only tried, and what is thought of it, waits for the pass after the skim
             boolean ofSkeleton = d.tag() instanceof Tag.Action a ? a.completed() : !(d.tag() instanceof Tag.Remark);
@@ -165,11 +167,12 @@ public final class SkeletonBench {
             Tag meant = meant(d.tag(), as, wanted, done);
             if (meant == null) {
                 boolean happened = d.tag() instanceof Tag.Action a && happened(a, truth);
-                keys++;
                 if (happened) {
+                    keys += run.take(d);
                     right++;
                     now = take(now, d, as);
                 } else {
+                    keys += run.stop();
                     seconds += SECONDS_TO_THINK / 2;
                 }
                 continue;
@@ -177,9 +180,10 @@ public final class SkeletonBench {
             done.add(meant);
             if (as.stream().anyMatch(t -> says(t, meant))) {
                 right++;
-                keys++;
+                keys += run.take(d);
                 now = take(now, d, as);
             } else {
+                run.stop();
                 // words are changed where they stand, or all of it is typed anew, whatever is shorter
                 int correction = Math.min(CORRECT_KEYS + edits(d.tag(), meant), 1 + typed(truth, meant));
                 keys += correction;
@@ -196,6 +200,30 @@ public final class SkeletonBench {
             }
         }
         return new Figures(wanted.size(), byHand, keys, seconds, end.ms() / 1000.0, drafts, right);
+    }
+
+    /** Sure drafts in a row that one stretch shows are taken by one Shift+Enter when it was seen. */
+    private static final class Run {
+        private final Skim skim;
+        private @Nullable Stretch stretch;
+
+        Run(Skim skim) {
+            this.skim = skim;
+        }
+
+        /** Keys to take a draft that is right. */
+        int take(Draft d) {
+            Stretch here = d.confidence() >= Draft.SURE ? skim.at(d.tag().t()).orElse(null) : null;
+            boolean goesOn = here != null && here.equals(stretch);
+            stretch = here;
+            return goesOn ? 0 : 1;
+        }
+
+        /** Keys to refuse one. */
+        int stop() {
+            stretch = null;
+            return 1;
+        }
     }
 
     private static MatchRecord take(MatchRecord r, Draft d, List<Tag> as) {
