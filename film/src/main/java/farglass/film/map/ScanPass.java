@@ -21,7 +21,7 @@ final class ScanPass {
     /** Pixels picked for one of the small picture, across and down: their mean is smooth enough to compare edges. */
     private static final int PICKED = 3;
     /** Share of the box at each side that may show what is behind the graphic. */
-    private static final double EDGE = 0.15;
+    static final double EDGE = 0.15;
     /** Coding noise in a box that shows the same thing stays below this mean difference. */
     private static final double SAME_DISPLAY = 1.2;
 

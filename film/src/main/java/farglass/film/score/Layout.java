@@ -35,12 +35,17 @@ public final class Layout {
     private static final double ON_CARD = 7;
 
     /** Points on a card are higher than the name by this factor. */
-    private static final double LARGE = 1.2;
+    static final double LARGE = 1.2;
+    /** What has no counterpart counts for less than half of what has one. */
+    private static final double ALONE = 0.8;
     /** Where nothing but ones was read on both sides, the edges of the graphic may have been. */
     private static final double EDGES = 0.5;
 
     /** A counterpart as far beside its place as may be counts for less by this share. */
     private static final double ASKEW = 0.4;
+
+    /** A card is drawn twice rather than mirrored, where both fit within so many heights. */
+    private static final double ONE_CARD = 0.1;
 
     private static final int LEAST_NAME = 3;
 
@@ -154,7 +159,7 @@ public final class Layout {
         List<SampledWords.Picture> pictures = new ArrayList<>();
         for (SampledWords.Picture p : sampled.pictures()) {
             List<Word> words = new ArrayList<>(p.words());
-            p.words().stream().map(Word::nought).flatMap(Optional::stream).forEach(words::add);
+            p.words().forEach(w -> words.addAll(w.noughts()));
             pictures.add(new SampledWords.Picture(p.frame(), p.ms(), words));
         }
         return new SampledWords(pictures);
@@ -222,7 +227,8 @@ public final class Layout {
                 && f.b().text().equals(than.b().text());
         if (named && f.pairs().size() == than.pairs().size()) {
             // a mirrored row of equal cells is also the same row moved along, not quite as exactly
-            return by > f.off() - than.off();
+            double cards = card(f) && !card(than) ? -ONE_CARD : !card(f) && card(than) ? ONE_CARD : 0;
+            return by > f.off() - than.off() + cards;
         }
         if (Math.abs(by) > 0.2) {
             return by > 0;
@@ -230,6 +236,11 @@ public final class Layout {
         // a name and its team's both stand beside the numbers: the name is larger, or above
         int size = f.a().box().height() - than.a().box().height();
         return 10 * Math.abs(size) > than.a().box().height() ? size > 0 : by > 0;
+    }
+
+    /** Whether both athletes have the same card, with a large number. */
+    private static boolean card(Found f) {
+        return f.way() instanceof Shift && f.pairs().stream().anyMatch(p -> RowLook.onCard(p.first(), f.a()));
     }
 
     /** The ways in which the second name can be the first one's counterpart; none when it is the other way round. */
@@ -256,14 +267,29 @@ public final class Layout {
         if (Math.abs(dy) > NEAR_Y * high || rightA > leftB) {
             return List.of();
         }
-        return List.of(
+        List<Way> ways = new ArrayList<>(List.of(
                 new Shift(leftB - leftA, dy, false),
                 new Shift(rightB - rightA, dy, false),
                 new Shift(b.x() - a.x(), dy, false),
                 new Mirror((leftA + rightB) / 2.0, dy),
                 new Mirror((rightA + leftB) / 2.0, dy),
                 new Mirror(clockX < 0 ? width / 2.0 : clockX, dy),
-                new Mirror(width / 2.0, dy));
+                new Mirror(width / 2.0, dy)));
+        // an initial that was overlooked moves a name: the large numbers of two cards stand as the cards do
+        for (Region p : large(a)) {
+            for (Region q : large(b)) {
+                ways.add(0, new Shift(q.x() - p.x(), q.y() - p.y(), false));
+            }
+        }
+        return ways;
+    }
+
+    /** Large numbers on the card of an athlete. */
+    private List<Region> large(Region name) {
+        return numbers.stream()
+                .filter(n -> RowLook.onCard(n, name))
+                .filter(n -> n.seen(pictures) >= BOTH_SEEN * pictures.size())
+                .toList();
     }
 
     private Found pairs(Region a, Region b, Way way) {
@@ -283,7 +309,8 @@ public final class Layout {
                 double beside = d.isEmpty()
                         ? 0
                         : Math.abs(d.get().x() - way.x(c.x())) / c.box().height() / way.near();
-                pairs.add(new Pair(c, d.orElse(null), (edges ? share * EDGES : share) * (1 - ASKEW * beside * beside)));
+                double borne = edges ? share * EDGES : alone ? share * ALONE : share;
+                pairs.add(new Pair(c, d.orElse(null), borne * (1 - ASKEW * beside * beside)));
             }
         }
         List<Pair> kept = single(pairs);

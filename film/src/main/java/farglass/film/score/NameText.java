@@ -89,6 +89,9 @@ final class NameText {
         String without = text.substring(0, text.length() - 1).strip();
         // no name ends in a letter right after a point
         boolean parted = text.matches(".*\\.\\s?.");
-        return onlyNoughts || parted || name.read(without) ? without : text;
+        boolean more = text.matches(".*\\.\\s?[OD0Q]{2,}");
+        return more
+                ? text.replaceAll("(?<=\\.)\\s?[OD0Q]+$", "")
+                : onlyNoughts || parted || name.read(without) ? without : text;
     }
 }

@@ -20,6 +20,8 @@ record NumberTrack(List<Change> changes, double support) {
     private static final double OTHERWISE = 0.15;
     /** A seven taken for a one. */
     private static final double SEVEN = 0.3;
+    /** Two ones taken for one. */
+    private static final double ELEVEN = 0.1;
     /** Nothing read where something should stand. */
     private static final double UNREAD = 0.3;
     /** Weight of a reading that says the same as the one before. */
@@ -53,7 +55,12 @@ record NumberTrack(List<Change> changes, double support) {
      */
     record Reading(long ms, int value, int other, int longer, double confidence) {
         boolean says(int number) {
-            return value == number || may(number);
+            return value == number || may(number) || (number == 11 && oneStroke());
+        }
+
+        /** Whether nothing but a one was read, as of two ones that stand close. */
+        boolean oneStroke() {
+            return value == 1 && other == 1 && (longer < 0 || longer == 11);
         }
 
         boolean may(int number) {
@@ -129,6 +136,9 @@ record NumberTrack(List<Change> changes, double support) {
         SortedSet<Integer> read = new TreeSet<>();
         readings.forEach(r -> read.addAll(List.of(r.value(), r.other(), r.longer())));
         read.remove(-1);
+        if (read.contains(1) && !read.subSet(11 - most, 11).isEmpty()) {
+            read.add(11);
+        }
         int n = readings.size();
         int[] course = new int[n];
         if (read.isEmpty()) {
@@ -188,7 +198,9 @@ record NumberTrack(List<Change> changes, double support) {
         }
         // a seven is read as a one in some typefaces, all the time
         boolean seven = value == 7 && r.value() == 1 && r.other() == 1;
-        return seven ? SEVEN : MISREAD * r.confidence();
+        // and two ones as one
+        boolean eleven = value == 11 && r.oneStroke();
+        return seven ? SEVEN : eleven ? ELEVEN : MISREAD * r.confidence();
     }
 
     /** What it costs to say that nothing has changed while the second digit did, as from 11 to 13. */

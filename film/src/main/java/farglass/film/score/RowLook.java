@@ -25,6 +25,10 @@ public final class RowLook {
     private static final double SHORT = 4;
     /** Rows of numbers stand at most so many heights above or below their name. */
     private static final double BESIDE = 7;
+    /** Rows below the large number of a card begin so many heights of the name below it, and are so many high. */
+    private static final List<Double> BELOW = List.of(0.0, 0.5, 1.0);
+
+    private static final double ROOM = 1.4;
     /** Share of the pictures in which a name must be read. */
     private static final double STAYS = 0.3;
     /** Pictures looked at. */
@@ -102,13 +106,60 @@ public final class RowLook {
                             null);
                 }
             }
+            numbers.stream().filter(n -> onCard(n, name)).findFirst().ifPresent(n -> {
+                below(n.box(), b, film).forEach(s -> strips.add(new Strip(s, null, ROOM)));
+                names.stream()
+                        .filter(o -> o != name && Math.abs(o.y() - name.y()) < b.height() / 2.0)
+                        .filter(o -> numbers.stream().noneMatch(x -> onCard(x, o)))
+                        .forEach(o -> otherCard(n.box(), o.box(), film, strips));
+            });
+        }
+        return strips;
+    }
+
+    /** Whether a number is the large one on the card of an athlete. */
+    static boolean onCard(Region n, Region name) {
+        double high = name.box().height();
+        double down = n.box().y() - name.box().y() - high;
+        return n.box().height() > Layout.LARGE * high
+                && Math.abs(n.x() - name.x()) < name.box().width() / 2.0 + high
+                && down > -high / 2
+                && down < 2 * high;
+    }
+
+    /** Along the rows of another card, whose large number was overlooked. */
+    private static void otherCard(Box large, Box name, FilmFile film, List<Strip> strips) {
+        int high = name.height();
+        Box row = box(name.x() - high, large.y(), name.width() + 2 * high, large.height(), film);
+        add(strips, row, null);
+        if (row != null) {
+            below(row, name, film).forEach(s -> strips.add(new Strip(s, null, ROOM)));
+        }
+    }
+
+    /** Where the small numbers of a card may stand: in a row below the large one. */
+    private static List<Box> below(Box large, Box name, FilmFile film) {
+        double high = name.height();
+        // an initial of the name may have been overlooked
+        int left = (int) (Math.min(name.x(), large.x()) - 2 * high);
+        int right = (int) (Math.max(name.x() + name.width(), large.x() + large.width()) + 2 * high);
+        List<Box> strips = new ArrayList<>();
+        for (double down : BELOW) {
+            int top = (int) (large.y() + large.height() + down * high);
+            int tall = (int) (ROOM * high);
+            if (top + tall <= film.info().height()) {
+                Box strip = box(left, top, right - left, tall, film);
+                if (strip != null) {
+                    strips.add(strip);
+                }
+            }
         }
         return strips;
     }
 
     private static void add(List<Strip> strips, @Nullable Box all, @Nullable Box near) {
         if (all != null) {
-            strips.add(new Strip(all, near));
+            strips.add(new Strip(all, near, 1));
         }
     }
 
@@ -156,8 +207,9 @@ public final class RowLook {
      * A part of a picture along a row.
      *
      * @param near the end of it by the name; null when it has none
+     * @param room how many times higher than its text it is
      */
-    private record Strip(Box all, @Nullable Box near) {}
+    private record Strip(Box all, @Nullable Box near, double room) {}
 
     private record Cut(
             Strip strip, GrayPicture all, @Nullable GrayPicture near) {}
@@ -166,7 +218,9 @@ public final class RowLook {
     private List<Word> numbers(List<Cut> cuts) throws FilmException {
         List<Word> words = new ArrayList<>();
         for (Cut c : cuts) {
-            List<Word> found = numbers(c.all(), c.strip().all());
+            List<Word> found = numbers(c.all(), c.strip().all()).stream()
+                    .map(w -> w.lower(c.strip().room()))
+                    .toList();
             Box near = c.strip().near();
             GrayPicture closer = c.near();
             words.addAll(found.isEmpty() && near != null && closer != null ? numbers(closer, near) : found);

@@ -4,7 +4,6 @@ import farglass.film.Box;
 import farglass.film.text.TextLine;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Optional;
 import java.util.OptionalInt;
 
 /**
@@ -131,6 +130,12 @@ public record Word(TextLine line, Box box) {
         return Math.max(0, Math.min(1, (x - box.x()) / box.width()));
     }
 
+    /** The same where its line was read with room above and below: so many times higher than its text. */
+    Word lower(double room) {
+        int high = Math.max(1, (int) Math.round(box.height() / room));
+        return new Word(line, new Box(box.x(), box.y() + (box.height() - high) / 2, box.width(), high));
+    }
+
     public String text() {
         return line.text();
     }
@@ -145,13 +150,15 @@ public record Word(TextLine line, Box box) {
         return !text.isEmpty() && NOUGHTS.indexOf(text.charAt(text.length() - 1)) >= 0;
     }
 
-    /** The last sign of a name, where it may be a nought that stands right after it. */
-    Optional<Word> nought() {
-        int last = text().length() - 1;
-        if (last < LEAST_NAME || !letters() || !endsWithNought(text())) {
-            return Optional.empty();
+    /** The signs at the end of a name that may be noughts which stand right after it: "KELLIVARO", "TOLENDT B.OO". */
+    List<Word> noughts() {
+        List<Word> noughts = new ArrayList<>();
+        for (int last = text().length() - 1;
+                letters() && last >= LEAST_NAME && endsWithNought(text().substring(0, last + 1));
+                last--) {
+            noughts.add(word(line, box, last, last));
         }
-        return Optional.of(word(line, box, last, last));
+        return noughts;
     }
 
     /** Whether it can be part of a name: letters, with at most a few other signs between. */

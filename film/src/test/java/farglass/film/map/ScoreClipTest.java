@@ -19,7 +19,7 @@ import java.util.List;
 import java.util.Locale;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
-import org.junit.jupiter.params.provider.ValueSource;
+import org.junit.jupiter.params.provider.EnumSource;
 
 /** A graphic with points, advantages and penalties over a moving picture, hidden for a while, read off the film. */
 class ScoreClipTest {
@@ -31,8 +31,17 @@ class ScoreClipTest {
     private static final long HIDDEN_TO = 30_000;
     private static final Lettering LETTERS = new Lettering(Typeface.SANS_SEMIBOLD);
 
+    private static final List<ScoreKind> COLUMNS = List.of(ScoreKind.POINTS, ScoreKind.ADVANTAGES, ScoreKind.PENALTIES);
+
     @TempDir
     Path folder;
+
+    /** How the graphic is laid out: in two rows, in rows that move to the top, or on a card for each athlete. */
+    private enum Laid {
+        ROWS,
+        MOVED,
+        CARDS
+    }
 
     /** A change that is drawn. */
     private record Drawn(long ms, int athlete, int column, int after) {}
@@ -53,7 +62,7 @@ class ScoreClipTest {
         return n;
     }
 
-    private static void paint(BufferedImage image, int frame, boolean moves) {
+    private static void paint(BufferedImage image, int frame, Laid laid) {
         long ms = 1000L * frame / RATE;
         Graphics2D g = image.createGraphics();
         g.setColor(ms >= HIDDEN_FROM && ms < HIDDEN_TO ? new Color(120, 60, 40) : new Color(40, 90, 100));
@@ -64,17 +73,35 @@ class ScoreClipTest {
         g.fillRect(WIDTH - x, 20, 60, 40);
         if (ms < HIDDEN_FROM || ms >= HIDDEN_TO) {
             String[] names = {"A. KELLIVAR", "B. TOLENDT"};
-            int up = moves && ms >= HIDDEN_FROM ? 226 : 0;
+            int up = laid == Laid.MOVED && ms >= HIDDEN_FROM ? 226 : 0;
             for (int athlete = 0; athlete < 2; athlete++) {
+                if (laid == Laid.CARDS) {
+                    card(g, names[athlete], athlete, ms);
+                    continue;
+                }
                 cell(g, names[athlete], 24, 250 - up + 34 * athlete, 150);
                 for (int c = 0; c < 3; c++) {
                     cell(g, Integer.toString(number(athlete, c, ms)), 180 + 36 * c, 250 - up + 34 * athlete, 30);
                 }
             }
             long left = (240_000 - Math.max(0, ms - 2000) + 999) / 1000;
-            cell(g, String.format(Locale.ROOT, "%d:%02d", left / 60, left % 60), 24, 318 - up, 70);
+            boolean cards = laid == Laid.CARDS;
+            String clock = String.format(Locale.ROOT, "%d:%02d", left / 60, left % 60);
+            cell(g, clock, cards ? 285 : 24, cards ? 16 : 318 - up, 70);
         }
         g.dispose();
+    }
+
+    /** Name, points in large digits, and below them advantages and penalties each in a small cell of its own. */
+    private static void card(Graphics2D g, String name, int athlete, long ms) {
+        int x = athlete == 0 ? 40 : 440;
+        cell(g, name, x, 16, 160);
+        g.setColor(new Color(15, 20, 40));
+        g.fillRect(x + 50, 50, 50, 56);
+        g.setColor(Color.WHITE);
+        LETTERS.draw(g, Integer.toString(number(athlete, 0, ms)), x + 60, 94, 46);
+        cell(g, Integer.toString(number(athlete, 1, ms)), x + 20, 112, 30);
+        cell(g, Integer.toString(number(athlete, 2, ms)), x + 110, 112, 30);
     }
 
     private static void cell(Graphics2D g, String text, int x, int y, int width) {
@@ -84,22 +111,22 @@ class ScoreClipTest {
         LETTERS.draw(g, text, x + 7, y + 23, 22);
     }
 
-    private MapProposal read(boolean moves) throws FilmException {
+    private MapProposal read(Laid laid) throws FilmException {
         Path film = folder.resolve("clip.mp4");
         int frames = (int) (LENGTH_MS * RATE / 1000);
         new Mp4Writer(WIDTH, HEIGHT, RATE, 700_000, 2 * RATE)
-                .write(film, frames, (image, i) -> paint(image, i, moves), x -> {}, () -> false);
+                .write(film, frames, (image, i) -> paint(image, i, laid), x -> {}, () -> false);
         try (FilmFile opened = FilmFile.open(film)) {
             return MapFinder.of(opened).find(x -> {}, () -> false);
         }
     }
 
     @ParameterizedTest
-    @ValueSource(booleans = {false, true})
-    void everyChangeIsReadWithItsMomentAndKind(boolean moves) throws FilmException {
-        MapProposal found = read(moves);
+    @EnumSource(Laid.class)
+    void everyChangeIsReadWithItsMomentAndKind(Laid laid) throws FilmException {
+        MapProposal found = read(laid);
         ScoreTrack score = found.score();
-        assertThat(score.kinds()).containsExactly(ScoreKind.POINTS, ScoreKind.ADVANTAGES, ScoreKind.PENALTIES);
+        assertThat(score.kinds()).containsExactlyInAnyOrderElementsOf(COLUMNS);
         assertThat(score.graphic().names())
                 .extracting(n -> n.text().replace(" ", ""))
                 .containsExactly("A.KELLIVAR", "B.TOLENDT");
@@ -109,7 +136,9 @@ class ScoreClipTest {
         assertThat(score.changes()).hasSize(SCORE.size());
         for (Drawn d : SCORE) {
             ScoreChange c = score.changes().stream()
-                    .filter(x -> x.athlete() == d.athlete() && x.column() == d.column() && x.after() == d.after())
+                    .filter(x -> x.athlete() == d.athlete()
+                            && score.kind(x) == COLUMNS.get(d.column())
+                            && x.after() == d.after())
                     .findFirst()
                     .orElseThrow(() -> new AssertionError("not found: " + d));
             assertThat(d.ms()).isBetween(c.fromMs() - 100, c.ms() + 100);

@@ -44,6 +44,13 @@ class NumberTrackTest {
     }
 
     @Test
+    void twoOnesThatAreReadAsOneAfterNineAreEleven() {
+        assertThat(changes("0004448888881111111111"))
+                .containsExactly("0>4@1000-1500", "4>8@2500-3000", "8>11@5500-6000");
+        assertThat(changes("9999999191999999999")).containsExactly("0>9@0-0");
+    }
+
+    @Test
     void aChangeBehindAReplayHasAnInterval() {
         assertThat(changes("000......3333")).containsExactly("0>3@1000-4500");
         assertThat(NumberTrack.of(readings("000......3333")).changes().get(0).confidence())

@@ -86,11 +86,14 @@ class WordTest {
 
     @Test
     void theLastSignOfANameMayBeANought() {
-        assertThat(Word.of(line("KELLIVARO"), box("KELLIVARO")).get(0).nought())
-                .map(Word::text)
-                .contains("O");
-        assertThat(Word.of(line("KELLIVAR"), box("KELLIVAR")).get(0).nought()).isEmpty();
-        assertThat(Word.of(line("TO"), box("TO")).get(0).nought()).isEmpty();
+        assertThat(Word.of(line("KELLIVARO"), box("KELLIVARO")).get(0).noughts())
+                .extracting(Word::text)
+                .containsExactly("O");
+        assertThat(Word.of(line("TOLENDT B.OO"), box("TOLENDT B.OO")).get(0).noughts())
+                .extracting(Word::text)
+                .containsExactly("O", "O");
+        assertThat(Word.of(line("KELLIVAR"), box("KELLIVAR")).get(0).noughts()).isEmpty();
+        assertThat(Word.of(line("TO"), box("TO")).get(0).noughts()).isEmpty();
     }
 
     @Test
