@@ -93,7 +93,10 @@ final class Roles {
             case GUARD -> guard;
             case TOP, HOLDER -> top;
             case UNDER -> below;
-            case ANY -> family.equals("back-take") && guard == null ? top : !family.equals(SUBMISSION) ? null : guard != null ? guard : top;
+            case ANY ->
+                family.equals("back-take") && guard == null
+                        ? top
+                        : !family.equals(SUBMISSION) ? null : guard != null ? guard : top;
         };
     }
 

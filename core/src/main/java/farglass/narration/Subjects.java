@@ -179,7 +179,8 @@ final class Subjects {
         }
         for (int i = 0; i < Math.min(GREETING, words.size()); i++) {
             People.Named n = people.at(words, i);
-            boolean greeted = i == 0 || words.get(i - 1).pause() == Word.Pause.LONG
+            boolean begins = i == 0 || words.get(i - 1).pause() == Word.Pause.LONG;
+            boolean greeted = begins
                     ? n != null
                             && i + n.words() < words.size()
                             && CALLED.contains(words.get(i + n.words()).bare())
