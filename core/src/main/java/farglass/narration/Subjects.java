@@ -61,6 +61,8 @@ final class Subjects {
     private static final int SELF = 30;
 
     private static final int SURE_VOTES = 2;
+    /** Behind a name in notes. */
+    private static final Set<String> NOTED = Set.of("left", "right", "l", "r");
     /** Before a name that is no subject. */
     private static final Set<String> OBJECTS = Set.of(
             "on",
@@ -358,6 +360,10 @@ final class Subjects {
             return new Subject(owner, true, true);
         }
         if (subject == null) {
+            Corner noted = noted(to);
+            if (noted != null) {
+                return new Subject(noted, true, true);
+            }
             Corner victim = behind(to, end, Set.of("on", "against"));
             if (victim != null) {
                 return new Subject(victim.other(), true, true);
@@ -373,6 +379,20 @@ final class Subjects {
         boolean answers =
                 ATTACKS.contains(family) && patterns.has("defends", between) && !patterns.has("means", between);
         return new Subject(answers ? who.other() : who, named, firm);
+    }
+
+    /** Whose name notes set right behind an action, with nothing or a side behind it: "spider sweep T. left". */
+    private @Nullable Corner noted(int to) {
+        People.Named n =
+                to + 1 < words.size() && words.get(to).pause() == Word.Pause.NONE ? people.at(words, to + 1) : null;
+        if (n == null || n.owned()) {
+            return null;
+        }
+        int last = to + n.words();
+        boolean alone = last + 1 >= words.size()
+                || words.get(last).pause() != Word.Pause.NONE
+                || NOTED.contains(words.get(last + 1).bare());
+        return alone ? n.who() : null;
     }
 
     /** Who acts by name before a word of a sentence, the nearest; null when nobody does. */

@@ -202,8 +202,11 @@ public final class Layout {
     }
 
     private static boolean swallowed(String name) {
-        int last = name.length() - 1;
-        return last > 0 && Word.endsWithNought(name) && !Character.isAlphabetic(name.charAt(last - 1));
+        int last = name.length();
+        while (last > 0 && Word.endsWithNought(name.substring(0, last))) {
+            last--;
+        }
+        return last > 0 && last < name.length() && !Character.isAlphabetic(name.charAt(last - 1));
     }
 
     private @Nullable Found best(int width) {
