@@ -124,8 +124,14 @@ final class People {
         for (Corner c : Corner.values()) {
             for (String w : words.getOrDefault(c, Set.of())) {
                 boolean other = words.getOrDefault(c.other(), Set.of()).contains(w);
-                if (!other && (COLOURS.containsKey(w) || SHADES.containsKey(w))) {
+                String colour = SHADES.getOrDefault(w, w);
+                if (!other && COLOURS.containsKey(colour)) {
                     worn.put(w, c);
+                    SHADES.forEach((said, is) -> {
+                        if (is.equals(colour)) {
+                            worn.putIfAbsent(said, c);
+                        }
+                    });
                 }
             }
         }

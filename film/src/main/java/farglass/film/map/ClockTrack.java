@@ -6,7 +6,6 @@ import farglass.film.text.BesideThread;
 import farglass.film.text.TextLine;
 import java.util.ArrayList;
 import java.util.Arrays;
-import java.util.Collections;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.BooleanSupplier;
@@ -15,13 +14,6 @@ import org.jspecify.annotations.Nullable;
 
 /** The clock of a scanned film, frame by frame. */
 final class ClockTrack {
-    /** Surer readings that follow each other show what the digits look like. */
-    private static final double KNOWN = 0.8;
-    /** So many displays must say the same minutes, and so large a share of those that say any. */
-    private static final int AGREED = 3;
-
-    private static final double UNANIMOUS = 0.95;
-    private static final int MINUTE = 60;
     /** A reading that stands for a shorter time between two others is a slip of the reader. */
     private static final long SLIP_MS = 120;
     /** Less sure readings are none. */
@@ -74,7 +66,8 @@ final class ClockTrack {
                 shown[i] = clock.map(ClockText::seconds).orElse(-1);
                 confidence[i] = clock.map(ClockText::confidence).orElse(1.0);
             }
-            byShape(scan.ms(), displays, lines, shown, confidence);
+            new ShapeReading(displays, lines)
+                    .read(shown, confidence, (from, to) -> follows(scan.ms(), displays, shown, from, to));
             dropMisread(scan.ms(), displays, shown);
             first = places.isEmpty() ? shown : first;
             places.add(frames(scan.ms(), displays, shown, confidence));
@@ -122,86 +115,6 @@ final class ClockTrack {
             }
             before = i;
         }
-    }
-
-    /** Reads the displays once more by the shapes of the digits that time bears out, where these tell them clearly. */
-    private static void byShape(
-            long[] ms, List<Display> displays, List<TextLine> lines, int[] shown, double[] confidence) {
-        List<DigitShapes.Sample> known = new ArrayList<>();
-        for (int i = 1; i + 1 < shown.length; i++) {
-            boolean read = shown[i - 1] >= 0 && shown[i] >= 0 && shown[i + 1] >= 0 && confidence[i] >= KNOWN;
-            if (read && follows(ms, displays, shown, i - 1, i) && follows(ms, displays, shown, i, i + 1)) {
-                sample(displays.get(i), lines.get(i)).ifPresent(known::add);
-            }
-        }
-        Optional<DigitShapes> shapes = DigitShapes.of(known);
-        if (shapes.isEmpty()) {
-            return;
-        }
-        List<Optional<DigitShapes.Told>> told =
-                displays.stream().map(d -> shapes.get().read(d.inside())).toList();
-        boolean[] done = new boolean[shown.length];
-        for (int i = 0; i < shown.length; i++) {
-            if (done[i] || told.get(i).isEmpty()) {
-                continue;
-            }
-            DigitShapes.Told first = told.get(i).get();
-            List<Integer> same = new ArrayList<>();
-            for (int k = i; k < shown.length; k++) {
-                if (!done[k] && told.get(k).filter(first::sameMinutes).isPresent()) {
-                    same.add(k);
-                    done[k] = true;
-                }
-            }
-            int minutes = minutes(
-                    same.stream()
-                            .map(k -> minutes(lines.get(k), first.digits()))
-                            .toList(),
-                    same.stream().map(k -> told.get(k).orElseThrow().minutes()).toList());
-            for (int k : minutes < 0 ? List.<Integer>of() : same) {
-                shown[k] = MINUTE * minutes + told.get(k).orElseThrow().seconds();
-                confidence[k] = Math.max(confidence[k], SURE);
-            }
-        }
-    }
-
-    /**
-     * The minutes of displays that show the same: what the network reads, where it reads the same nearly every time;
-     * else what the shapes tell, where they do.
-     */
-    private static int minutes(List<Integer> read, List<Integer> shape) {
-        for (List<Integer> votes : List.of(read, shape)) {
-            List<Integer> said = votes.stream().filter(m -> m >= 0).toList();
-            for (int m : said) {
-                if (said.size() >= AGREED && Collections.frequency(said, m) >= UNANIMOUS * said.size()) {
-                    return m;
-                }
-            }
-        }
-        return -1;
-    }
-
-    /** Minutes that were read; -1 where it was no clock of so many digits. */
-    private static int minutes(TextLine line, int digits) {
-        String bare = line.text().replaceAll("[^0-9]", "");
-        return bare.length() == digits && line.confidence() >= SURE
-                ? Integer.parseInt(bare.substring(0, digits - 2))
-                : -1;
-    }
-
-    /** The digits of a display and where they stand in its inside; empty when it is not minutes and seconds. */
-    private static Optional<DigitShapes.Sample> sample(Display display, TextLine line) {
-        StringBuilder digits = new StringBuilder();
-        List<Double> at = new ArrayList<>();
-        double whole = display.inside().width() / (1 - 2 * ScanPass.EDGE);
-        for (int i = 0; i < line.text().length(); i++) {
-            if (Character.isDigit(line.text().charAt(i))) {
-                digits.append(line.text().charAt(i));
-                at.add((line.at().get(i) - ScanPass.EDGE) * whole);
-            }
-        }
-        boolean clock = digits.length() == 3 || digits.length() == 4;
-        return clock ? Optional.of(new DigitShapes.Sample(display.inside(), digits.toString(), at)) : Optional.empty();
     }
 
     /** Whether the clock can have gone from one display to a later one by running, standing, or both. */
