@@ -23,6 +23,8 @@ final class Subjects {
     private static final Set<String> OWN = Set.of("i", "im", "ive", "id", "ill");
 
     private static final Set<String> MINE = Set.of("my", "me");
+    /** Behind "me" or "I'm" before what is worn: "this is me in the blue gi". */
+    private static final Set<String> INTRODUCED = Set.of("in", "the", "wearing", "on", "as");
     /** Behind a name that is called. */
     private static final Set<String> CALLED = Set.of(
             "watch",
@@ -30,9 +32,6 @@ final class Subjects {
             "listen",
             "see",
             "sit",
-            "this",
-            "here",
-            "now",
             "remember",
             "okay",
             "lets",
@@ -41,15 +40,8 @@ final class Subjects {
             "your",
             "youre",
             "i",
-            "we",
+            "ive",
             "tell",
-            "what",
-            "why",
-            "how",
-            "first",
-            "good",
-            "great",
-            "well",
             "thanks");
     /** Behind "her" where she is the one it is done to. */
     private static final Set<String> DONE_TO = Set.of(
@@ -134,7 +126,12 @@ final class Subjects {
     private static final int ANSWERED = 6;
     /** How far before an action "Brisa's" makes it hers. */
     private static final int OWNED = 4;
-    /** Sentences at the beginning in which somebody is spoken to. */
+    /** Before a name that is greeted: "okay Mira", "good to see you, Sol". */
+    private static final Set<String> GREETINGS = Set.of(
+            "okay", "ok", "alright", "right", "so", "hey", "hi", "hello", "listen", "well", "good", "you", "again",
+            "back");
+
+    /** Words at the beginning in which somebody is spoken to. */
     private static final int GREETING = 60;
 
     private final List<Word> words;
@@ -181,23 +178,23 @@ final class Subjects {
         }
         for (int i = 0; i < Math.min(GREETING, words.size()); i++) {
             People.Named n = people.at(words, i);
-            boolean begins = i == 0 || words.get(i - 1).pause() == Word.Pause.LONG;
-            boolean greeted = begins
-                    ? n != null
-                            && i + n.words() < words.size()
-                            && CALLED.contains(words.get(i + n.words()).bare())
-                    : Set.of(
-                                    "okay", "ok", "alright", "right", "so", "hey", "hi", "hello", "listen", "well",
-                                    "good", "you", "again", "back")
-                            .contains(words.get(i - 1).bare());
-            if (n != null
+            boolean alone = n != null
                     && !n.owned()
-                    && greeted
-                    && words.get(Math.min(words.size(), i + n.words()) - 1).pause() != Word.Pause.NONE) {
+                    && words.get(Math.min(words.size(), i + n.words()) - 1).pause() != Word.Pause.NONE;
+            if (n != null
+                    && alone
+                    && ((i > 0 && GREETINGS.contains(words.get(i - 1).bare())) || called(i, n))) {
                 return n.who();
             }
         }
         return null;
+    }
+
+    /** Whether a name begins a sentence that goes on to that athlete: "Mira, watch this with me". */
+    private boolean called(int i, People.Named n) {
+        boolean begins = i == 0 || words.get(i - 1).pause() == Word.Pause.LONG;
+        int next = i + n.words();
+        return begins && next < words.size() && CALLED.contains(words.get(next).bare());
     }
 
     /** Who tells of a match of his own: "this is me in blue", and "I" again and again; null for nobody. */
@@ -207,7 +204,10 @@ final class Subjects {
             return null;
         }
         for (int i = 0; i < Math.min(GREETING, words.size()); i++) {
-            if (!patterns.has("self", " " + words.get(i).bare() + " ")) {
+            boolean told = patterns.has("self", " " + words.get(i).bare() + " ")
+                    && i + 1 < words.size()
+                    && (INTRODUCED.contains(words.get(i + 1).bare()) || people.at(words, i + 1) != null);
+            if (!told) {
                 continue;
             }
             for (int k = i + 1; k < Math.min(words.size(), i + 8); k++) {

@@ -6,6 +6,7 @@ import farglass.lexicon.Lexicon;
 import farglass.match.Corner;
 import farglass.match.FilmRef;
 import farglass.match.MatchRecord;
+import farglass.match.Side;
 import farglass.match.Tag;
 import farglass.narration.Cue;
 import farglass.simulate.DemoLibrary;
@@ -67,6 +68,24 @@ class CaptionDraftsTest {
             assertThat(d.filmMs()).isBetween(ms, ms + 2000);
             assertThat(d.tag().t().ms()).isEqualTo(d.filmMs() - 10_000);
         });
+    }
+
+    @Test
+    void theLimbThatASubmissionIsOnComesAlongAndTheSideOfAPass() {
+        List<Cue> cues = List.of(
+                new Cue(0, 3000, "Brisa attacks the armbar on the left arm."),
+                new Cue(20_000, 23_000, "Brisa hits the knee cut to the right."));
+        assertThat(CaptionDrafts.of(cues, "said.vtt", MATCH, null, LEXICON, 0))
+                .extracting(Draft::tag)
+                .satisfiesExactly(
+                        t -> assertThat(t)
+                                .isInstanceOfSatisfying(
+                                        Tag.Action.class,
+                                        x -> assertThat(x.limb()).isEqualTo("left-arm")),
+                        t -> assertThat(t).isInstanceOfSatisfying(Tag.Action.class, x -> {
+                            assertThat(x.limb()).isNull();
+                            assertThat(x.sides()).containsExactly(Side.RIGHT);
+                        }));
     }
 
     @Test

@@ -83,6 +83,14 @@ class SubjectsTest {
     }
 
     @Test
+    void whoOnlyIntroducesHimselfIsNoAthlete() {
+        String talk = "Hi, I'm your host and I think I know Ansa well. I say I like how I see Brisa wait. ";
+        assertThat(who(talk + "She attacks the triangle.")).isEqualTo(Corner.B);
+        String seen = "You know what you see. Ansa, here you wait, and you see why. Brisa stands. ";
+        assertThat(who(seen + "She attacks the triangle.")).isEqualTo(Corner.B);
+    }
+
+    @Test
     void whoeverItIsDoneToIsNotTheOneNamed() {
         String talk = "Ansa snaps her down. Ansa throws her over. He waits, he stands. ";
         assertThat(who(talk + "She throws the triangle.")).isEqualTo(Corner.B);
