@@ -2,6 +2,7 @@ package farglass.narration;
 
 import farglass.lexicon.Lexicon;
 import farglass.lexicon.Position;
+import farglass.lexicon.Technique;
 import farglass.match.CallKind;
 import farglass.match.Corner;
 import farglass.match.MatchAthlete;
@@ -161,6 +162,13 @@ public final class NarrationReader {
             return next.isEmpty() ? end : next.get(0).from();
         }
 
+        /** The arm or leg that is said, where it is one that the technique attacks. */
+        private @Nullable String limb(NamedAct s, int from, int end) {
+            String attacked = lexicon.technique(s.code()).map(Technique::limb).orElse("");
+            String said = attacked.isEmpty() ? null : sides.limb(s, from, before(s, end));
+            return said != null && said.endsWith("-" + attacked) ? said : null;
+        }
+
         /** Of what is only called out, "Leg drag!", the sentence behind or before may say the side. */
         private @Nullable Side side(NamedAct s, int begin, int from, int end) {
             Side side = sides.of(s, from, before(s, end));
@@ -223,7 +231,7 @@ public final class NarrationReader {
                     s.code(),
                     family,
                     side(s, begin, from, end),
-                    family.equals("submission") ? sides.limb(s, from, before(s, end)) : null,
+                    limb(s, from, end),
                     outcome,
                     confidence,
                     clauses.said(begin, end));

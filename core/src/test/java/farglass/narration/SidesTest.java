@@ -44,6 +44,7 @@ class SidesTest {
                 "Kimura by Ansa, right shoulder. | right-arm",
                 "Ansa has a kneebar on the right leg. | right-leg",
                 "Ansa attacks the armbar to the left. | -",
+                "Ansa attacks the armbar, the left leg comes over. | -",
                 "Ansa hits the knee cut past the left leg. | -",
             })
     void aSubmissionIsOnAnArmOrALeg(String said, String limb) {
