@@ -154,9 +154,9 @@ final class DigitShapes {
         for (Sample s : samples) {
             double[] at = places.get(s.digits().length());
             for (int k = at.length - 2; k < at.length; k++) {
-                int d = digit(s.picture(), at[k]);
-                told += d >= 0 ? 1 : 0;
-                right += d == s.digits().charAt(k) - '0' ? 1 : 0;
+                Best b = digit(s.picture(), at[k]);
+                told += b.clear() ? 1 : 0;
+                right += b.clear() && b.digit() == s.digits().charAt(k) - '0' ? 1 : 0;
             }
         }
         return told >= TOLD && right >= TRUE * told;
@@ -183,30 +183,36 @@ final class DigitShapes {
         double most = 0;
         for (double[] at : places.values()) {
             int first = at.length - SECONDS;
-            int tens = digit(picture, at[first]);
-            int ones = digit(picture, at[first + 1]);
-            double sure = tens < 0 || ones < 0
-                    ? 0
-                    : Math.min(alike(near(picture, at[first]), tens), alike(near(picture, at[first + 1]), ones));
-            if (sure >= SURE && sure > most && tens < TENS_OF_SECONDS) {
+            Best tens = digit(picture, at[first]);
+            Best ones = digit(picture, at[first + 1]);
+            double sure = Math.min(tens.alike(), ones.alike());
+            boolean told = tens.clear() && ones.clear() && tens.digit() < TENS_OF_SECONDS;
+            if (told && sure >= SURE && sure > most) {
                 most = sure;
                 int minutes = 0;
-                List<Double> pixels = new ArrayList<>();
-                for (int k = 0; k < first; k++) {
-                    int d = digit(picture, at[k]);
-                    minutes = d < 0 || minutes < 0 ? -1 : DIGITS * minutes + d;
-                    Arrays.stream(cut(picture, at[k], 0)).forEach(pixels::add);
+                double[] pixels = new double[first * wide * picture.height()];
+                for (int m = 0; m < first; m++) {
+                    Best b = digit(picture, at[m]);
+                    minutes = !b.clear() || minutes < 0 ? -1 : DIGITS * minutes + b.digit();
+                    System.arraycopy(
+                            cut(picture, at[m], 0), 0, pixels, m * wide * picture.height(), wide * picture.height());
                 }
-                double[] cut = normal(pixels.stream().mapToDouble(x -> x).toArray());
-                best = new Told(DIGITS * tens + ones, at.length, minutes, cut);
+                best = new Told(DIGITS * tens.digit() + ones.digit(), at.length, minutes, normal(pixels));
             }
         }
         return Optional.ofNullable(best);
     }
 
-    /** The digit at a place; -1 when none is told clearly. */
-    private int digit(GrayPicture picture, double middle) {
-        int best = -1;
+    /**
+     * The digit whose shape a place is most alike.
+     *
+     * @param alike correlation with it, 0..1
+     * @param clear whether it is told clearly
+     */
+    private record Best(int digit, double alike, boolean clear) {}
+
+    private Best digit(GrayPicture picture, double middle) {
+        int best = 0;
         double most = 0;
         double next = 0;
         List<double[]> cuts = near(picture, middle);
@@ -220,14 +226,16 @@ final class DigitShapes {
                 next = Math.max(next, alike);
             }
         }
-        return most >= ALIKE && most - next >= CLEAR ? best : -1;
+        return new Best(best, most, most >= ALIKE && most - next >= CLEAR);
     }
 
     private double alike(List<double[]> cuts, int digit) {
         double most = 0;
         for (double[][] place : shapes) {
             double[] shape = place[digit];
-            most = shape == null ? most : Math.max(most, product(nearest(cuts, shape), shape));
+            for (double[] cut : shape == null ? List.<double[]>of() : cuts) {
+                most = Math.max(most, product(cut, shape));
+            }
         }
         return most;
     }

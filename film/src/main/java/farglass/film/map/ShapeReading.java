@@ -23,6 +23,9 @@ record ShapeReading(List<Display> displays, List<TextLine> lines) {
     /** So many displays must say the same minutes, and so large a share of those that say any. */
     private static final int AGREED = 3;
 
+    /** Displays from which the shapes are learned, about. */
+    private static final int ENOUGH = 200;
+
     private static final double UNANIMOUS = 0.95;
     private static final int MINUTE = 60;
     /** The last seconds with tenths are no minutes and seconds. */
@@ -72,7 +75,13 @@ record ShapeReading(List<Display> displays, List<TextLine> lines) {
                 sample(displays.get(i), lines.get(i)).ifPresent(known::add);
             }
         }
-        return known;
+        // a long film shows the same digits again and again
+        int every = 1 + known.size() / ENOUGH;
+        List<DigitShapes.Sample> some = new ArrayList<>();
+        for (int i = 0; i < known.size(); i += every) {
+            some.add(known.get(i));
+        }
+        return some;
     }
 
     /** Displays whose minutes look the same, whatever they are. */
