@@ -29,6 +29,7 @@ class OpinionsTest {
                 "i think the clock is wrong somewhere | ERROR",
                 "i thought that was over | NOTE",
                 "she steps over to mount | -",
+                "good morning everybody | -",
                 "three points on the board | -"
             })
     void whatIsThought(String said, RemarkKind kind) {

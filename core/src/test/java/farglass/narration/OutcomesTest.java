@@ -76,6 +76,9 @@ class OutcomesTest {
         assertThat(acts("Ansa throws up a triangle.", "From the triangle Ansa goes to the armbar."))
                 .extracting(Find.Act::technique)
                 .containsExactly("triangle", "armbar");
+        assertThat(acts("Ansa throws up a triangle.", "From her guard Ansa shoots the triangle again."))
+                .extracting(Find.Act::technique)
+                .containsExactly("triangle", "triangle");
     }
 
     @Test
