@@ -28,6 +28,9 @@ public record Draft(
     /** From here on drafts may be taken together without a look at each. */
     public static final double SURE = 0.85;
 
+    /** Below this nobody is asked: it is there to be read. */
+    public static final double QUIET = 0.35;
+
     /** Somebody has looked: a tag that he takes is not among those that he doubts. */
     private static final double LOOKED_AT = 0.5;
 
@@ -100,6 +103,11 @@ public record Draft(
 
     Draft refused(boolean no) {
         return new Draft(id, tag, film, filmMs, bases, no);
+    }
+
+    /** Whether it is only there to be read, and passed over where drafts are decided one by one. */
+    public boolean quiet() {
+        return confidence() < QUIET;
     }
 
     /** The same with the confidence of its sources changed. */

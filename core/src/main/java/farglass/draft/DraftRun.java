@@ -1,8 +1,9 @@
 package farglass.draft;
 
+import java.util.ArrayList;
 import java.util.List;
 
-/** The sure drafts from one on, up to the first that is not: what may be taken together. */
+/** The sure drafts from one on, up to the first that is to be looked at: what may be taken together. */
 public final class DraftRun {
     private DraftRun() {}
 
@@ -12,10 +13,15 @@ public final class DraftRun {
      * @return empty when the first is not sure itself
      */
     public static List<Draft> of(List<Draft> open, int from) {
-        int to = from;
-        while (to < open.size() && open.get(to).confidence() >= Draft.SURE) {
-            to++;
+        List<Draft> run = new ArrayList<>();
+        for (int i = from; i < open.size(); i++) {
+            Draft d = open.get(i);
+            if (d.confidence() >= Draft.SURE) {
+                run.add(d);
+            } else if (i == from || !d.quiet()) {
+                break;
+            }
         }
-        return List.copyOf(open.subList(Math.min(from, open.size()), to));
+        return List.copyOf(run);
     }
 }

@@ -1,6 +1,7 @@
 package farglass.narration;
 
 import farglass.narration.Word.Pause;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
 import java.util.stream.Collectors;
@@ -15,6 +16,16 @@ final class Clauses {
     private static final Set<String> BEGINS = Set.of(
             "he", "she", "they", "hes", "shes", "theyre", "now", "then", "there", "theres", "here", "so", "look",
             "watch", "lets", "that", "thats", "this", "you", "we", "i", "its", "it");
+    /** Behind these a sentence goes on. */
+    private static final Set<String> OPEN = Set.of(
+            "if", "when", "that", "because", "how", "what", "why", "where", "as", "while", "before", "after", "than",
+            "like", "of", "to", "for", "with", "from", "by", "on", "in", "at", "between", "against", "the", "a", "and",
+            "but", "so", "then", "now", "okay", "ok", "which", "who", "is", "was", "see", "think", "does", "under",
+            "over", "behind", "past", "around", "into", "about");
+    /** Words of a part of a sentence at least. */
+    private static final int THOUGHT = 4;
+
+    private static final String POINTS = ".,;:!?";
     /** Words of a sentence at least, and at most, where nobody wrote where it ends. */
     private static final int SHORT = 5;
 
@@ -25,14 +36,26 @@ final class Clauses {
     private final List<Word> words;
     /** After each word: 0 nothing, 1 a clause ends, 2 a sentence does. */
     private final int[] ends;
+    /** Whether somebody is named from a word on. */
+    private final boolean[] named;
     /** Whether somebody wrote where sentences end. */
     private final boolean written;
+    /** The same by points, not by the silence between captions. */
+    private final boolean marked;
 
     Clauses(List<Word> words, People people) {
         this.words = words;
         this.ends = new int[words.size()];
+        this.named = new boolean[words.size()];
+        for (int i = 0; i < named.length; i++) {
+            named[i] = people.at(words, i) != null;
+        }
         long pauses = words.stream().filter(w -> w.pause() == Pause.LONG).count();
         written = pauses * WRITTEN >= words.size();
+        long points = words.stream()
+                .filter(w -> POINTS.indexOf(w.said().charAt(w.said().length() - 1)) >= 0)
+                .count();
+        marked = points * WRITTEN >= words.size();
         int length = 0;
         for (int i = 0; i < ends.length; i++) {
             length++;
@@ -40,7 +63,7 @@ final class Clauses {
             boolean joins = !last && JOINS.contains(words.get(i + 1).bare());
             boolean anew = joins
                     && i + 2 < ends.length
-                    && (BEGINS.contains(words.get(i + 2).bare()) || people.at(words, i + 2) != null);
+                    && (BEGINS.contains(words.get(i + 2).bare()) || named[i + 2]);
             if (last
                     || words.get(i).pause() == Pause.LONG
                     || (!written && ((anew && length > SHORT) || length >= LONG))) {
@@ -73,6 +96,27 @@ final class Clauses {
             i++;
         }
         return Math.min(ends.length, i + 1);
+    }
+
+    /**
+     * What may be thoughts of their own in a sentence, as their ends: the sentence itself where sentences are written,
+     * else parts that begin with somebody.
+     */
+    List<Integer> thoughts(int begin, int end) {
+        List<Integer> stops = new ArrayList<>();
+        int from = begin;
+        for (int i = begin; !marked && i + 1 < end; i++) {
+            String next = words.get(i + 1).bare();
+            boolean anew = (BEGINS.contains(next) || JOINS.contains(next) || named[i + 1])
+                    && !OPEN.contains(words.get(i).bare())
+                    && !named[i];
+            if (anew && i + 1 - from >= THOUGHT && end - i - 1 >= THOUGHT) {
+                stops.add(i + 1);
+                from = i + 1;
+            }
+        }
+        stops.add(end);
+        return stops;
     }
 
     /** Bare words with a blank before, between and behind. */

@@ -15,6 +15,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -57,6 +58,12 @@ public final class NarrationReader {
     private static final double NOBODY = 0.2;
     private static final double UNNAMED = 0.08;
     private static final double FAMILY_ONLY = 0.1;
+    /** A sentence that may be of any kind: kept to be read, nobody is asked about it. */
+    private static final double ANYTHING = 0.3;
+    /** Words of the shortest sentence that is kept for its own sake. */
+    private static final int SENTENCE = 4;
+    /** The same of one that names a place. */
+    private static final int LONG = 10;
 
     private static final Set<String> MORE = Set.of("again", "another", "second", "third", "reattacks", "back");
     private static final Set<String> NO = Set.of("no", "nope", "not");
@@ -92,6 +99,7 @@ public final class NarrationReader {
         private final NamedActs acts;
         private final Outcomes outcomes;
         private final Sides sides;
+        private final Taps taps;
         private final Opinions opinions = new Opinions(patterns);
         private final List<Find> finds = new ArrayList<>();
         /** Film time from which on something is shown again; below 0 for the match itself. */
@@ -105,6 +113,7 @@ public final class NarrationReader {
             this.acts = new NamedActs(words, clauses, lexicon, terms, forms, patterns);
             this.outcomes = new Outcomes(words, clauses, subjects, acts, lexicon, patterns);
             this.sides = new Sides(words, subjects);
+            this.taps = new Taps(words, clauses, lexicon, terms, subjects, patterns);
         }
 
         List<Find> all() {
@@ -126,8 +135,12 @@ public final class NarrationReader {
                 again = -1;
             }
             boolean shown = again >= 0 || patterns.has("again", text);
-            remark(begin, end, text);
             List<NamedAct> said = acts.in(begin, end);
+            int from = begin;
+            for (int stop : clauses.thoughts(begin, end)) {
+                remark(from, stop);
+                from = stop;
+            }
             // what was not seen before cannot be shown again
             boolean fresh = again >= 0
                     && !patterns.has("again", text)
@@ -140,6 +153,7 @@ public final class NarrationReader {
                 again = again < 0 ? ms : again;
             } else {
                 said.forEach(s -> act(s, begin, end));
+                taps.heard(begin, end, said, finds);
                 places(said, begin, end);
                 calls(begin, end, text);
             }
@@ -179,6 +193,10 @@ public final class NarrationReader {
             if (side == null && bare && begin > 0) {
                 int last = clauses.begin(begin - 1, 1);
                 side = acts.in(last, begin).isEmpty() ? sides.of(s, last, end) : null;
+            }
+            if (side == null && acts.in(begin, end).size() == 1) {
+                // "tips her to the right, the tripod sweep": nothing else in the sentence has a side
+                side = sides.of(s, begin, end);
             }
             return side;
         }
@@ -433,12 +451,32 @@ public final class NarrationReader {
             return named == null ? subjects.last() : named;
         }
 
-        private void remark(int begin, int end, String text) {
+        /** What tells of no action is kept even if nobody can say what kind of remark it is. */
+        private void remark(int begin, int end) {
+            String text = clauses.bare(begin, end);
             RemarkKind kind = opinions.of(text);
-            if (kind != null) {
+            if (kind != null || (again < 0 && toBeRead(begin, end, text))) {
                 finds.add(new Find.Remark(
-                        words.get(begin).ms(), kind, subjects.last(), SURE - MISHEARD, clauses.said(begin, end)));
+                        words.get(begin).ms(),
+                        kind == null ? RemarkKind.NOTE : kind,
+                        subjects.last(),
+                        kind == null ? ANYTHING : SURE - MISHEARD,
+                        clauses.said(begin, end)));
             }
+        }
+
+        private boolean toBeRead(int begin, int end, String text) {
+            if (end - begin < SENTENCE || !acts.in(begin, end).isEmpty() || marks(text)) {
+                return false;
+            }
+            return end - begin >= LONG
+                    || terms.in(words, begin, end).stream().noneMatch(m -> m.term() instanceof Position);
+        }
+
+        /** Whether a sentence only calls a score or a stop, or says where the film goes on. */
+        private boolean marks(String text) {
+            return Stream.of("points", "penalty", "advantage", "stop", "again", "live", "intro")
+                    .anyMatch(key -> patterns.has(key, text));
         }
     }
 }

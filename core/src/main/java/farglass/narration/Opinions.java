@@ -45,7 +45,10 @@ final class Opinions {
         if (any(PRAISE, text)) {
             return RemarkKind.PRAISE;
         }
-        boolean note = patterns.has("teaching", text) || patterns.has("reason", text) || patterns.has("opinion", text);
+        boolean note = patterns.has("teaching", text)
+                || patterns.has("reason", text)
+                || patterns.has("opinion", text)
+                || patterns.has("judges", text);
         return note ? RemarkKind.NOTE : null;
     }
 

@@ -5,6 +5,7 @@ import farglass.match.Corner;
 import farglass.match.Outcome;
 import java.util.List;
 import java.util.Locale;
+import java.util.Set;
 import org.jspecify.annotations.Nullable;
 
 /** What became of an action, by what is said before and behind it. */
@@ -12,6 +13,12 @@ final class Outcomes {
     private static final List<String> OUTCOMES = List.of("near", "countered", "stuffed", "abandoned", "completed");
     /** Words behind an action that may say what became of it. */
     private static final int AFTER = 16;
+
+    /** What the other one may get out of. */
+    private static final Set<String> ATTACKS =
+            Set.of("takedown", "sweep", "reversal", "pass", "pin-advance", "back-take", "submission");
+
+    private static final Set<String> ESCAPES = Set.of("escape", "recovery");
 
     private final List<Word> words;
     private final Clauses clauses;
@@ -39,12 +46,17 @@ final class Outcomes {
     @Nullable
     Outcome of(NamedAct s, @Nullable Corner by, String near, int end) {
         int stop = Math.min(words.size(), s.to() + 1 + AFTER);
-        for (NamedAct o : acts.in(s.to() + 1, stop)) {
+        String family = s.family() ? s.code() : lexicon.familyOf(s.code());
+        boolean escaped = false;
+        List<NamedAct> next = acts.in(s.to() + 1, stop);
+        if (!next.isEmpty() && ATTACKS.contains(family)) {
+            escaped = escapes(next.get(0), s.to() + 1, by);
+        }
+        for (NamedAct o : next) {
             stop = Math.min(stop, clauses.begin(o.from(), 1) > s.to() ? clauses.begin(o.from(), 1) : o.from());
         }
         int at = s.to() + 1;
         String behind = clauses.bare(at, stop);
-        String family = s.family() ? s.code() : lexicon.familyOf(s.code());
         if (family.equals("submission") && patterns.has("taps", behind) && !patterns.has("resists", behind)) {
             return Outcome.COMPLETED;
         }
@@ -61,7 +73,8 @@ final class Outcomes {
             }
             if (subject != null && by != null && subject != by) {
                 // what the other gets free of is what this one did not get done
-                if (patterns.has("frees", clause) || (said != null && said != Outcome.COMPLETED)) {
+                boolean frees = ATTACKS.contains(family) && patterns.has("frees", clause);
+                if (frees || (said != null && said != Outcome.COMPLETED)) {
                     return said == Outcome.NEAR ? Outcome.NEAR : Outcome.STUFFED;
                 }
             } else if (at >= end && said == Outcome.COMPLETED && !patterns.has("confirmed", clause)) {
@@ -72,11 +85,18 @@ final class Outcomes {
             }
             at = to;
         }
-        if (patterns.has("stuffed", near) || patterns.has("defends", near)) {
+        if (escaped || patterns.has("stuffed", near) || patterns.has("defends", near)) {
             return Outcome.STUFFED;
         }
         boolean done = s.verb() || patterns.has("completed", near);
         return done && !patterns.has("tried", near) ? Outcome.COMPLETED : null;
+    }
+
+    /** Whether what is named next is how the other one gets out of it, as in "triangle, she postures". */
+    private boolean escapes(NamedAct o, int from, @Nullable Corner by) {
+        String family = o.family() ? o.code() : lexicon.familyOf(o.code());
+        Corner who = subjects.first(Math.max(from, clauses.begin(o.from(), 1)), o.to());
+        return ESCAPES.contains(family) && by != null && who == by.other();
     }
 
     private @Nullable Outcome said(String clause) {

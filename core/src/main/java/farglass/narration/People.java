@@ -185,7 +185,9 @@ final class People {
                 && (begins(words, i)
                         || Set.of("in", "the", "to", "for", "by", "on", "from", "wearing")
                                 .contains(words.get(i - 1).bare()))
-                && !(i + 1 < words.size() && CLOTHES.contains(words.get(i + 1).bare()));
+                && !(i + 1 < words.size()
+                        && w.pause() == Word.Pause.NONE
+                        && CLOTHES.contains(words.get(i + 1).bare()));
         return inColour && colour != null ? new Named(colour, 1, owned) : null;
     }
 

@@ -11,6 +11,9 @@ final class Sides {
     /** Words between an action and its side. */
     private static final int AWAY = 8;
 
+    /** The same of "to the left". */
+    private static final int FAR = 14;
+
     /** Behind a side that is not the action's. */
     private static final Set<String> LIMBS = Set.of(
             "hand",
@@ -105,6 +108,7 @@ final class Sides {
     private static final Set<String> MOVES =
             Set.of("now", "there", "here", "away", "back", "into", "through", "to", "over", "past");
 
+    private static final Set<String> THE = Set.of("the", "her", "his", "your", "my", "their");
     private static final Set<String> LEFT = Set.of("left", "lefthand");
     private static final Set<String> RIGHT = Set.of("right", "righthand");
 
@@ -130,9 +134,12 @@ final class Sides {
                 return within;
             }
         }
-        for (int away = 1; away <= AWAY; away++) {
+        for (int away = 1; away <= FAR; away++) {
             for (int i : new int[] {s.to() + away, s.from() - away}) {
-                boolean sided = i >= from && i < to && (i > s.to() ? behind(i, away, to) : before(i, to));
+                boolean sided = i >= from
+                        && i < to
+                        && (away <= AWAY || towards(i))
+                        && (i > s.to() ? behind(i, away, to) : before(i, to));
                 Side side = sided ? side(i, to) : null;
                 if (side != null) {
                     return side;
@@ -186,6 +193,13 @@ final class Sides {
                 || last.pause() != Word.Pause.NONE
                 || subjects.first(i - 1, i) != null
                 || BEFORE.contains(last.bare());
+    }
+
+    /** "To the left", "towards her right". */
+    private boolean towards(int i) {
+        return i > 1
+                && THE.contains(words.get(i - 1).bare())
+                && Set.of("to", "towards").contains(words.get(i - 2).bare());
     }
 
     /** Whether a word before an action may say where it goes. */

@@ -52,6 +52,11 @@ final class Subjects {
     /** One word in so many is "I" where somebody tells of himself. */
     private static final int SELF = 30;
 
+    /** Before the name of the other one: "me against Nerea". */
+    private static final Set<String> MEETS = Set.of("against", "versus", "vs", "fought", "faced", "drew", "with");
+    /** So few words behind "me", "my" or "I". */
+    private static final int MET = 5;
+
     private static final int SURE_VOTES = 2;
     /** Behind a name in notes. */
     private static final Set<String> NOTED = Set.of("left", "right", "l", "r");
@@ -119,6 +124,10 @@ final class Subjects {
     private static final Set<String> OWNERS = Set.of("by", "from", "for", "of");
 
     private static final Set<String> OTHERS = Set.of("opponent", "opponents");
+    /** So many words behind an action are "from" and "for" and, of "out of nowhere by Juno", "by". */
+    private static final int BY = 3;
+
+    private static final int BY_FAR = 7;
     /** What an athlete does about something of the other's. */
     private static final Set<String> ATTACKS =
             Set.of("takedown", "sweep", "reversal", "pass", "pin-advance", "back-take", "submission", "guard-pull");
@@ -204,6 +213,10 @@ final class Subjects {
             return null;
         }
         for (int i = 0; i < Math.min(GREETING, words.size()); i++) {
+            Corner met = met(i);
+            if (met != null) {
+                return met.other();
+            }
             boolean told = patterns.has("self", " " + words.get(i).bare() + " ")
                     && i + 1 < words.size()
                     && (INTRODUCED.contains(words.get(i + 1).bare()) || people.at(words, i + 1) != null);
@@ -218,6 +231,21 @@ final class Subjects {
                 if (words.get(k).pause() == Word.Pause.LONG) {
                     break;
                 }
+            }
+        }
+        return null;
+    }
+
+    /** Against whom, as in "me against Nerea" and "my match with Nerea"; null where nothing such begins. */
+    private @Nullable Corner met(int i) {
+        String w = words.get(i).bare();
+        if (!MINE.contains(w) && !OWN.contains(w)) {
+            return null;
+        }
+        for (int k = i + 1; k < Math.min(words.size() - 1, i + MET); k++) {
+            People.Named n = MEETS.contains(words.get(k).bare()) ? people.at(words, k + 1) : null;
+            if (n != null && !n.owned()) {
+                return n.who();
             }
         }
         return null;
@@ -408,7 +436,10 @@ final class Subjects {
 
     /** Who is named behind an action after one of some words: "armbar from Brisa", "swept by the athlete in blue". */
     private @Nullable Corner behind(int to, int end, Set<String> after) {
-        for (int i = to + 1; i < Math.min(end, to + 4); i++) {
+        for (int i = to + 1; i < Math.min(end, to + BY_FAR); i++) {
+            if (i > to + BY && !words.get(i).bare().equals("by")) {
+                continue;
+            }
             boolean nobody =
                     i + 1 < words.size() && NOBODY.contains(words.get(i + 1).bare());
             if (after.contains(words.get(i).bare()) && words.get(i).pause() == Word.Pause.NONE && !nobody) {

@@ -63,7 +63,9 @@ public final class Skim {
             } else if (ofSkeleton(d.tag())) {
                 all.add(stretch(d.tag().t(), BEFORE_DRAFT_MS, AFTER_DRAFT_MS, Why.DRAFT));
             }
-            known.add(d.tag().t());
+            if (!d.quiet()) {
+                known.add(d.tag().t());
+            }
         }
         for (MatchTime t : DraftConflict.moments(record, open, lexicon)) {
             all.add(stretch(t, DISPUTED_MS, DISPUTED_MS, Why.DISPUTED));

@@ -1,6 +1,7 @@
 package farglass.narration;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.tuple;
 
 import farglass.lexicon.Lexicon;
 import farglass.match.CallKind;
@@ -94,6 +95,50 @@ class NarrationReaderTest {
                         "Okay, back to the match. Brisa pulls guard."))
                 .extracting(Find.Act::technique)
                 .containsExactly("scissor-sweep", "guard-pull");
+    }
+
+    @Test
+    void whatIsNoActIsKeptToBeRead() {
+        List<Find> finds = read(
+                "Welcome to hall two everybody.",
+                "Ansa has the face of a gambler tonight.",
+                "Brisa in half guard.",
+                "Ansa hits the scissor sweep.",
+                "Her corner shouts numbers at her.");
+        assertThat(finds)
+                .filteredOn(Find.Remark.class::isInstance)
+                .extracting(Find::sentence, Find::confidence)
+                .containsExactly(
+                        tuple("Ansa has the face of a gambler tonight.", 0.3),
+                        tuple("Her corner shouts numbers at her.", 0.3));
+    }
+
+    @Test
+    void aRunOfWordsWithoutPointsHoldsSeveralThoughts() {
+        assertThat(
+                        read(
+                                "ansa is smart about this one she keeps one leg back brisa has to work for every grip she gets"))
+                .filteredOn(Find.Remark.class::isInstance)
+                .extracting(Find::sentence)
+                .containsExactly(
+                        "ansa is smart about this one",
+                        "she keeps one leg back",
+                        "brisa has to work for every grip she gets");
+    }
+
+    @Test
+    void aTapEndsTheHoldThatWasNamedLast() {
+        assertThat(acts("Brisa has the kimura grip and walks around the head.", "That hurts, Ansa taps."))
+                .singleElement()
+                .satisfies(a -> {
+                    assertThat(a.technique()).isEqualTo("kimura");
+                    assertThat(a.by()).isEqualTo(Corner.B);
+                    assertThat(a.outcome()).isEqualTo(farglass.match.Outcome.COMPLETED);
+                });
+        assertThat(acts("Ansa goes for the armbar.", "The arm is straight now.", "Brisa taps."))
+                .extracting(Find.Act::technique, Find.Act::outcome)
+                .containsExactly(tuple("armbar", farglass.match.Outcome.COMPLETED));
+        assertThat(acts("Brisa has the kimura grip.", "Ansa does not tap.")).isEmpty();
     }
 
     @Test

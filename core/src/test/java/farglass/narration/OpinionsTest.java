@@ -28,6 +28,12 @@ class OpinionsTest {
                 "why does he stop there | QUESTION",
                 "i think the clock is wrong somewhere | ERROR",
                 "i thought that was over | NOTE",
+                "the shoulder is like a door | NOTE",
+                "half a minute and she needs a takedown | NOTE",
+                "that grip means he cannot stand | NOTE",
+                "there is no hurry about him | NOTE",
+                "she has no points | -",
+                "okay so closed guard now for juno | -",
                 "she steps over to mount | -",
                 "good morning everybody | -",
                 "three points on the board | -"

@@ -46,6 +46,9 @@ class OutcomesTest {
                 "Armbar from Ansa! Brisa's tapping! | COMPLETED",
                 "Armbar from Ansa, Brisa refuses to tap. | -",
                 "Ansa attacks the armbar and gives up on it. | ABANDONED",
+                "Ansa attacks the triangle, Brisa postures up. | STUFFED",
+                "Ansa toreando, no. | STUFFED",
+                "Ansa knee cut, 3 pts. | COMPLETED",
                 "Scissor sweep from Ansa, Brisa just sits on it, no good. | STUFFED"
             })
     void whatBecameOfIt(String said, Outcome outcome) {

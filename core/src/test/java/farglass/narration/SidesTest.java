@@ -28,6 +28,8 @@ class SidesTest {
                 "Ansa with a second knee cut, this time left, and she is through. | LEFT",
                 "Knee cut! On the right side! | RIGHT",
                 "Ansa tries to run around to the left. Knee cut. | LEFT",
+                "Ansa lifts her to the right, the butterfly sweep! | RIGHT",
+                "Knee cut by Ansa, chest on chest, head low, and she is going to the left. | LEFT",
                 "Ansa hits the knee cut with ten seconds left. | -",
                 "Ansa hits the knee cut, right? | -",
             })

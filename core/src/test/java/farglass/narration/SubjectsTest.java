@@ -48,6 +48,7 @@ class SubjectsTest {
                 "Ansa defends Brisa's triangle. | B",
                 "Brisa's first triangle is loose. | B",
                 "A triangle on Ansa. | B",
+                "A triangle out of nowhere by Brisa! | B",
                 "Ansa waits, her opponent goes for the triangle. | B",
                 "Ansa gets caught in the triangle. | B",
                 "Brisa's coming in with a triangle. | B",
@@ -72,6 +73,14 @@ class SubjectsTest {
         String talk = "Brisa, watch this with me. You wait, you stand, and you keep your grip. ";
         assertThat(who(talk + "You attack the triangle.")).isEqualTo(Corner.B);
         assertThat(who(talk + "She attacks the triangle.")).isEqualTo(Corner.A);
+    }
+
+    @Test
+    void whoMetTheOtherIsI() {
+        assertThat(who("So this is me against Ansa. I wait, I stand, and I grip. I attack the triangle."))
+                .isEqualTo(Corner.B);
+        assertThat(who("My match with Brisa. I wait, I stand, and I grip. She attacks the triangle."))
+                .isEqualTo(Corner.B);
     }
 
     @Test

@@ -35,9 +35,6 @@ final class DraftPass {
 
     private static final long BEHIND_MS = 4000;
 
-    /** Fainter ones are passed over from draft to draft. */
-    static final double QUIET = 0.35;
-
     private final Desk desk;
     private final FilmView film;
     private final Angles angles;
@@ -98,7 +95,7 @@ final class DraftPass {
         boolean passed = false;
         for (Draft d : before) {
             passed |= Objects.equals(d.id(), inHand);
-            if (passed && open.stream().anyMatch(o -> Objects.equals(o.id(), d.id()))) {
+            if (passed && !d.quiet() && open.stream().anyMatch(o -> Objects.equals(o.id(), d.id()))) {
                 return d.id();
             }
         }
@@ -122,6 +119,11 @@ final class DraftPass {
         return open;
     }
 
+    /** Those of them that somebody is asked about. */
+    List<Draft> asked() {
+        return open.stream().filter(d -> !d.quiet()).toList();
+    }
+
     private int index() {
         for (int i = 0; i < open.size(); i++) {
             if (Objects.equals(open.get(i).id(), inHand)) {
@@ -139,7 +141,7 @@ final class DraftPass {
 
     /** How long the rest will take at this pace, ms. */
     long left() {
-        return pace.left(open.size());
+        return pace.left(asked().size());
     }
 
     /** The sure ones from the one in hand on. */
@@ -150,7 +152,7 @@ final class DraftPass {
 
     /** To the next draft that is loud enough, or the one before; the film plays from some seconds before it. */
     void step(int by) {
-        if (open.isEmpty()) {
+        if (asked().isEmpty()) {
             desk.notices().done(Words.of("drafts.none"));
             return;
         }
@@ -159,7 +161,7 @@ final class DraftPass {
             pace.begin(System.currentTimeMillis());
         }
         int to = at < 0 ? (by > 0 ? first() : open.size() - 1) : at + by;
-        while (to > 0 && to < open.size() - 1 && open.get(to).confidence() < QUIET) {
+        while (to >= 0 && to < open.size() && open.get(to).quiet()) {
             to += by;
         }
         if (to < 0 || to >= open.size()) {
@@ -196,7 +198,7 @@ final class DraftPass {
     /** Takes the draft in hand that the film has come to. */
     void follow(MatchTime now) {
         Draft near = null;
-        for (Draft d : open) {
+        for (Draft d : asked()) {
             long away = d.tag().t().since(now);
             if (away <= AHEAD_MS
                     && away >= -BEHIND_MS
@@ -293,7 +295,7 @@ final class DraftPass {
         pace.decided(System.currentTimeMillis());
         deed.run();
         // the record and its drafts have told of the change by now: the next is in hand
-        if (open.isEmpty()) {
+        if (asked().isEmpty()) {
             desk.notices().done(Words.of("drafts.done"));
         } else {
             inHand().ifPresent(this::play);

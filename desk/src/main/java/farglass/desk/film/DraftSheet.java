@@ -165,9 +165,11 @@ final class DraftSheet {
             }
         }
         filling = false;
-        int open = pass.open().size();
-        count.setText(
-                open == 0 ? Words.of("drafts.count.none") : Words.of("drafts.count", open, Clock.seconds(pass.left())));
+        int open = pass.asked().size();
+        String asked =
+                open == 0 ? Words.of("drafts.count.none") : Words.of("drafts.count", open, Clock.seconds(pass.left()));
+        int quiet = pass.open().size() - open;
+        count.setText(quiet == 0 ? asked : Words.of("drafts.quiet", asked, quiet));
         int sure = pass.run().size();
         run.setText(Words.of("drafts.run", sure));
         run.setVisible(sure > 1);
@@ -234,7 +236,7 @@ final class DraftSheet {
             about.setText(Stream.concat(Stream.of(remark ? "" : text.about()), sources(d))
                     .filter(s -> !s.isEmpty())
                     .collect(Collectors.joining(", ")));
-            setOpacity(row.fate() == DraftFate.OPEN && d.confidence() < DraftPass.QUIET ? 0.6 : 1);
+            setOpacity(row.fate() == DraftFate.OPEN && d.quiet() ? 0.6 : 1);
             setGraphic(box);
         }
 

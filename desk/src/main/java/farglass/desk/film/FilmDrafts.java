@@ -53,7 +53,7 @@ final class FilmDrafts {
         tide.onDraft(
                 i -> {
                     open();
-                    pass.show(pass.open().get(i));
+                    pass.show(pass.asked().get(i));
                 },
                 this::words);
         desk.session().listen(new SessionListener() {
@@ -88,7 +88,7 @@ final class FilmDrafts {
 
     /** Shows what is proposed, if anything is. */
     void begin() {
-        if (!pass.open().isEmpty()) {
+        if (!pass.asked().isEmpty()) {
             open();
         }
     }
@@ -127,7 +127,7 @@ final class FilmDrafts {
         if (!sheet.shown()) {
             intake.clock();
         }
-        if (pass.open().isEmpty()) {
+        if (pass.asked().isEmpty()) {
             return false;
         }
         open();
@@ -141,7 +141,7 @@ final class FilmDrafts {
         tide.drafts(
                 r == null
                         ? List.of()
-                        : pass.open().stream().map(d -> mark(r, d, inHand)).toList());
+                        : pass.asked().stream().map(d -> mark(r, d, inHand)).toList());
     }
 
     private DraftMark mark(MatchRecord r, Draft d, @Nullable String inHand) {
@@ -155,7 +155,7 @@ final class FilmDrafts {
     }
 
     private String words(int draft) {
-        Draft d = pass.open().get(draft);
+        Draft d = pass.asked().get(draft);
         TagText text = TagText.of(desk.openRecord().get(), d.tag(), desk.lexicon());
         String who = text.who() == null
                 ? ""
