@@ -41,6 +41,9 @@ import picocli.CommandLine.TypeConversionException;
             FilmCommand.class
         })
 public final class CliMain {
+    /** What a user types to run it: another word where it is installed. */
+    private static final String COMMAND = System.getProperty("farglass.command", "./farglass");
+
     private static final String VERSION = "Far Glass 0.1.0";
 
     private static final List<String> HELP = List.of("help", "--help", "-h");
@@ -72,7 +75,7 @@ public final class CliMain {
         line.setErr(new PrintWriter(err, true, StandardCharsets.UTF_8));
         line.setParameterExceptionHandler((e, given) -> {
             err.println(PlainLine.message(e.getMessage()));
-            err.println("Its options: ./farglass "
+            err.println("Its options: " + COMMAND + " "
                     + e.getCommandLine().getCommandSpec().qualifiedName().replaceFirst("^farglass ?", "") + " --help");
             return BAD_ARGUMENTS;
         });
@@ -119,7 +122,7 @@ public final class CliMain {
 
     private static String synopsis(CommandLine command) {
         command.setUsageHelpWidth(SYNOPSIS_WIDTH);
-        return "  ./" + command.getHelp().synopsis(0).replace(" [-hV]", "");
+        return "  " + command.getHelp().synopsis(0).replaceFirst("^farglass", COMMAND).replace(" [-hV]", "");
     }
 
     private static void versioned(CommandLine line) {

@@ -15,6 +15,7 @@ import java.util.List;
 import javafx.application.Application;
 import javafx.application.Platform;
 import javafx.scene.Scene;
+import javafx.scene.image.Image;
 import javafx.scene.layout.StackPane;
 import javafx.stage.Stage;
 import javafx.stage.WindowEvent;
@@ -45,6 +46,7 @@ public final class DeskApp extends Application {
         // has ended
         Runtime.getRuntime().addShutdownHook(new Thread(this::closeDesk, "ended"));
         stage.setTitle(Words.of("app.title"));
+        stage.getIcons().add(new Image(String.valueOf(DeskApp.class.getResource("icon.png"))));
         stage.setMinWidth(1000);
         stage.setMinHeight(640);
         stage.setOnCloseRequest(this::closing);

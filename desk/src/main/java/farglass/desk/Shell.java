@@ -87,7 +87,7 @@ public final class Shell {
         stations.forEach(s -> rail.getChildren().add(button(s)));
         VBox spring = new VBox();
         Ui.grow(spring);
-        rail.getChildren().addAll(spring, longWork(), libraryButton(), keyHint());
+        rail.getChildren().addAll(spring, longWork(), libraryButton(), keyHint(), aboutButton());
         page.setPadding(new Insets(14, 20, 14, 20));
         // laid over the head of the page, so that nothing moves under the hand when a notice comes
         Node notice = desk.notices().view();
@@ -161,6 +161,26 @@ public final class Shell {
         b.setId("rail-library");
         b.setMaxWidth(Double.MAX_VALUE);
         return b;
+    }
+
+    private Node aboutButton() {
+        Button b = Ui.button(Words.of("about.button"), this::aboutSheet, "rail-hint");
+        b.setId("rail-about");
+        b.setMaxWidth(Double.MAX_VALUE);
+        return b;
+    }
+
+    private void aboutSheet() {
+        if (page.lookup("#about-sheet") != null) {
+            return;
+        }
+        AboutSheet[] laid = new AboutSheet[1];
+        laid[0] = new AboutSheet(desk.library().file(), () -> {
+            page.getChildren().remove(laid[0]);
+            current.shown();
+        });
+        page.getChildren().add(laid[0]);
+        laid[0].requestFocus();
     }
 
     /** Where the library lies, and its backups. */

@@ -167,9 +167,10 @@ public final class Backups {
         Path there = second.resolve(made.getFileName());
         try {
             if (!whole(there)) {
-                Files.createDirectories(second);
+                OwnerOnly.folder(second);
                 WholeFile.write(there, part -> {
                     Files.copy(made, part, StandardCopyOption.REPLACE_EXISTING);
+                    OwnerOnly.file(part);
                     if (Files.mismatch(made, part) >= 0) {
                         throw new IOException("the copy differs from what was copied");
                     }
@@ -228,9 +229,10 @@ public final class Backups {
 
     /** Copies the library as one transaction sees it, and names the copy when it has been found good. */
     static void copy(Connection c, Path target) throws SQLException, IOException {
-        Files.createDirectories(target.toAbsolutePath().getParent());
+        OwnerOnly.folder(target.toAbsolutePath().getParent());
         Path part = target.resolveSibling(target.getFileName() + ".part");
         LibraryFile.clear(part);
+        OwnerOnly.create(part);
         try {
             try (var s = c.prepareStatement("VACUUM INTO ?")) {
                 s.setString(1, part.toString());

@@ -59,7 +59,7 @@ final class LibraryFile {
             if (folder == null) {
                 return file.toAbsolutePath();
             }
-            Files.createDirectories(folder);
+            OwnerOnly.folder(folder);
             return folder.toRealPath().resolve(file.getFileName());
         } catch (IOException e) {
             throw new LibraryException(
@@ -95,6 +95,8 @@ final class LibraryFile {
             throw new LibraryException("The library " + file + " has a second name (a hard link). Nothing was changed."
                     + " Copy it to a file of its own and open the copy, or delete the other name.");
         }
+        // earlier versions left that to the system
+        OwnerOnly.file(file);
         try {
             Connection c = connect(url(file, ""), "10000");
             try {
@@ -235,6 +237,7 @@ final class LibraryFile {
         Path part = file.resolveSibling(file.getFileName() + ".new");
         try {
             clear(part);
+            OwnerOnly.create(part);
             try (Connection c = connect(url(part, ""), "3000")) {
                 migrate(c, url(part, ""), 0);
             }

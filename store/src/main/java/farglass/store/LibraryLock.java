@@ -34,6 +34,7 @@ final class LibraryLock implements AutoCloseable {
         FileChannel channel = null;
         try {
             channel = FileChannel.open(file, StandardOpenOption.CREATE, StandardOpenOption.WRITE);
+            OwnerOnly.file(file);
             FileLock lock = channel.tryLock();
             if (lock != null) {
                 return new LibraryLock(file, channel, lock);

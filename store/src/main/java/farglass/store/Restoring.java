@@ -128,7 +128,7 @@ public final class Restoring {
             // kept as it lies, below
         }
         Path aside = backups.aside("damaged");
-        Files.createDirectories(aside.getParent());
+        OwnerOnly.folder(aside.getParent());
         WholeFile.write(aside, part -> Files.copy(library, part, StandardCopyOption.REPLACE_EXISTING));
         Path journal = library.resolveSibling(library.getFileName() + "-wal");
         if (Files.exists(journal)) {
@@ -136,6 +136,7 @@ public final class Restoring {
                     aside.resolveSibling(aside.getFileName() + "-wal"),
                     part -> Files.copy(journal, part, StandardCopyOption.REPLACE_EXISTING));
         }
+        OwnerOnly.file(aside);
         return Optional.of(aside);
     }
 
