@@ -122,7 +122,11 @@ public final class CliMain {
 
     private static String synopsis(CommandLine command) {
         command.setUsageHelpWidth(SYNOPSIS_WIDTH);
-        return "  " + command.getHelp().synopsis(0).replaceFirst("^farglass", COMMAND).replace(" [-hV]", "");
+        return "  "
+                + command.getHelp()
+                        .synopsis(0)
+                        .replaceFirst("^farglass", COMMAND)
+                        .replace(" [-hV]", "");
     }
 
     private static void versioned(CommandLine line) {

@@ -229,7 +229,7 @@ public final class Backups {
 
     /** Copies the library as one transaction sees it, and names the copy when it has been found good. */
     static void copy(Connection c, Path target) throws SQLException, IOException {
-        OwnerOnly.folder(target.toAbsolutePath().getParent());
+        OwnerOnly.folderOf(target);
         Path part = target.resolveSibling(target.getFileName() + ".part");
         LibraryFile.clear(part);
         OwnerOnly.create(part);

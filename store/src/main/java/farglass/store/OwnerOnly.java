@@ -33,7 +33,15 @@ final class OwnerOnly {
         Files.createDirectories(folder, attributes(folder, FOLDER));
     }
 
-    /** Takes a file, and what SQLite keeps beside it, from all readers but its owner; who is not that changes nothing. */
+    /** The folder that a file is to lie in, likewise. */
+    static void folderOf(Path file) throws IOException {
+        Path folder = file.toAbsolutePath().getParent();
+        if (folder != null) {
+            folder(folder);
+        }
+    }
+
+    /** Takes a file, and what SQLite keeps beside it, from all readers but its owner; others change nothing. */
     static void file(Path file) {
         for (String ending : new String[] {"", "-wal", "-shm"}) {
             Path p = file.resolveSibling(file.getFileName() + ending);

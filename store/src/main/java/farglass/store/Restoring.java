@@ -128,7 +128,7 @@ public final class Restoring {
             // kept as it lies, below
         }
         Path aside = backups.aside("damaged");
-        OwnerOnly.folder(aside.getParent());
+        OwnerOnly.folderOf(aside);
         WholeFile.write(aside, part -> Files.copy(library, part, StandardCopyOption.REPLACE_EXISTING));
         Path journal = library.resolveSibling(library.getFileName() + "-wal");
         if (Files.exists(journal)) {
