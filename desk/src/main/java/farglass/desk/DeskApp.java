@@ -3,6 +3,7 @@ package farglass.desk;
 import farglass.desk.library.RescueView;
 import farglass.desk.shell.Desk;
 import farglass.desk.shell.Look;
+import farglass.desk.shell.Theme;
 import farglass.desk.shell.Ui;
 import farglass.desk.shell.Words;
 import farglass.store.Library;
@@ -14,6 +15,7 @@ import java.nio.file.Path;
 import java.util.List;
 import javafx.application.Application;
 import javafx.application.Platform;
+import javafx.scene.Parent;
 import javafx.scene.Scene;
 import javafx.scene.image.Image;
 import javafx.scene.layout.StackPane;
@@ -28,6 +30,9 @@ import org.slf4j.LoggerFactory;
  */
 public final class DeskApp extends Application {
     private static final Logger LOG = LoggerFactory.getLogger(DeskApp.class);
+
+    private static final double WIDE = 1280;
+    private static final double HIGH = 800;
 
     private Stage stage;
     private List<String> args;
@@ -81,9 +86,17 @@ public final class DeskApp extends Application {
         desk = new Desk(opened.content(), Opening.CLOCK);
         desk.onBringBack(this::bringBack);
         desk.onReport(this::report);
+        desk.onAnew(this::again);
+        Theme.named(desk.preferences().get(Theme.PREFERENCE).orElse("")).use();
         shell = new Shell(desk);
-        Scene scene = Look.scene(shell.view(), 1280, 800);
-        stage.setScene(scene);
+        boolean first = stage.getScene() == null;
+        stage.setScene(scene(shell.view()));
+        if (first && !args.contains("--shots")) {
+            desk.preferences()
+                    .get(WindowPlace.PREFERENCE)
+                    .flatMap(WindowPlace::read)
+                    .ifPresent(p -> p.use(stage));
+        }
         stage.show();
         shell.shown();
         shell.prepare();
@@ -94,6 +107,12 @@ public final class DeskApp extends Application {
                 shell.librarySheet();
             }
         }
+    }
+
+    /** As large as the one before it. */
+    private Scene scene(Parent view) {
+        Scene before = stage.getScene();
+        return before == null ? Look.scene(view, WIDE, HIGH) : Look.scene(view, before.getWidth(), before.getHeight());
     }
 
     private void unexpected(Throwable e) {
@@ -107,6 +126,9 @@ public final class DeskApp extends Application {
     private void closing(WindowEvent e) {
         if (desk == null || insisted) {
             return;
+        }
+        if (!desk.library().readOnly()) {
+            desk.preferences().set(WindowPlace.PREFERENCE, WindowPlace.of(stage).text());
         }
         desk.closing();
         List<String> left = desk.tasks().pending();
@@ -133,8 +155,33 @@ public final class DeskApp extends Application {
         });
     }
 
+    /** The same library, station and match, in a window that is made anew. */
+    private void again() {
+        Desk old = desk;
+        int here = shell.here();
+        String match =
+                old.openRecord().get() == null ? null : old.openRecord().get().id();
+        old.closing();
+        old.tasks().finish(() -> {
+            desk = null;
+            wait(Words.of("settings.working"));
+            Thread t = new Thread(
+                    () -> {
+                        old.close();
+                        anew(null, null, () -> {
+                            if (match != null) {
+                                desk.openMatch(match);
+                            }
+                            shell.go(here);
+                        });
+                    },
+                    "opening anew");
+            t.start();
+        });
+    }
+
     private void wait(String words) {
-        stage.setScene(Look.scene(new StackPane(Ui.prose(words, "question")), 1280, 800));
+        stage.setScene(scene(new StackPane(Ui.prose(words, "question"))));
         stage.show();
     }
 
@@ -158,12 +205,17 @@ public final class DeskApp extends Application {
         t.start();
     }
 
-    /** Opens the library anew, with what went wrong or was done before; both may be null. */
     private void anew(String problem, String done) {
+        anew(problem, done, () -> {});
+    }
+
+    /** Opens the library anew, with what went wrong or was done before (both may be null); then does something. */
+    private void anew(String problem, String done, Runnable then) {
         try {
             Opening.Opened opened = Opening.open(args);
             Platform.runLater(() -> {
                 show(opened);
+                then.run();
                 if (problem != null) {
                     desk.notices().problem(problem);
                 } else if (done != null) {
@@ -199,26 +251,23 @@ public final class DeskApp extends Application {
 
     private void refuse(LibraryException why) {
         Path file = Home.library(args);
-        stage.setScene(Look.scene(
-                new RescueView(file, why, Opening.CLOCK, new RescueView.Choices() {
-                    @Override
-                    public void bringBack(Path backup) {
-                        DeskApp.this.wait(Words.of("rescue.working"));
-                        restoring(file, backup, () -> {});
-                    }
+        stage.setScene(scene(new RescueView(file, why, Opening.CLOCK, new RescueView.Choices() {
+            @Override
+            public void bringBack(Path backup) {
+                DeskApp.this.wait(Words.of("rescue.working"));
+                restoring(file, backup, () -> {});
+            }
 
-                    @Override
-                    public Runnable beginAnew() {
-                        return why.kind() == LibraryException.Kind.MISSING ? () -> begin(file) : null;
-                    }
+            @Override
+            public Runnable beginAnew() {
+                return why.kind() == LibraryException.Kind.MISSING ? () -> begin(file) : null;
+            }
 
-                    @Override
-                    public void leave() {
-                        Platform.exit();
-                    }
-                }),
-                1280,
-                800));
+            @Override
+            public void leave() {
+                Platform.exit();
+            }
+        })));
         stage.show();
     }
 

@@ -87,7 +87,7 @@ public final class Shell {
         stations.forEach(s -> rail.getChildren().add(button(s)));
         VBox spring = new VBox();
         Ui.grow(spring);
-        rail.getChildren().addAll(spring, longWork(), libraryButton(), keyHint(), aboutButton());
+        rail.getChildren().addAll(spring, longWork(), libraryButton(), keyHint(), settingsButton(), aboutButton());
         page.setPadding(new Insets(14, 20, 14, 20));
         // laid over the head of the page, so that nothing moves under the hand when a notice comes
         Node notice = desk.notices().view();
@@ -161,6 +161,26 @@ public final class Shell {
         b.setId("rail-library");
         b.setMaxWidth(Double.MAX_VALUE);
         return b;
+    }
+
+    private Node settingsButton() {
+        Button b = Ui.button(Words.of("settings.button"), this::settingsSheet, "rail-hint");
+        b.setId("rail-settings");
+        b.setMaxWidth(Double.MAX_VALUE);
+        return b;
+    }
+
+    private void settingsSheet() {
+        if (page.lookup("#settings-sheet") != null) {
+            return;
+        }
+        SettingsSheet[] laid = new SettingsSheet[1];
+        laid[0] = new SettingsSheet(desk, () -> {
+            page.getChildren().remove(laid[0]);
+            current.shown();
+        });
+        page.getChildren().add(laid[0]);
+        laid[0].requestFocus();
     }
 
     private Node aboutButton() {
@@ -264,6 +284,11 @@ public final class Shell {
     /** Goes to the n-th station, from 0. */
     public void go(int n) {
         go(stations.get(n));
+    }
+
+    /** Which station is in sight, from 0. */
+    int here() {
+        return stations.indexOf(current);
     }
 
     public Station station(int n) {

@@ -130,7 +130,7 @@ final class BriefShow extends VBox {
         moment.pause();
         game.setVisible(s.figure() != null);
         if (s.figure() != null) {
-            game.show(s.figure(), Look.THEIRS);
+            game.show(s.figure(), Look.theirs());
         }
         play();
     }

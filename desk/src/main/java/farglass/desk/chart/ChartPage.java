@@ -77,9 +77,9 @@ public final class ChartPage extends VBox {
             other.setValue(was != null && ids.contains(was) ? was : "");
         }
         var mine = desk.colourOf(desk.profiled().get());
-        var theirs = mine.equals(farglass.desk.shell.Look.OURS)
-                ? farglass.desk.shell.Look.THEIRS
-                : farglass.desk.shell.Look.OURS;
+        var theirs = mine.equals(farglass.desk.shell.Look.ours())
+                ? farglass.desk.shell.Look.theirs()
+                : farglass.desk.shell.Look.ours();
         chart.show(flows, mine, over, theirs);
         words.getChildren().clear();
         for (Flows.Flow f : flows.flows().stream().limit(WORDS).toList()) {

@@ -146,14 +146,14 @@ public final class ChartView extends Region {
         g.clearRect(0, 0, getWidth(), getHeight());
         drawn.clear();
         stands.clear();
-        g.setStroke(Look.RULE);
+        g.setStroke(Look.rule());
         g.setLineWidth(1);
         g.setLineDashes(3, 4);
         double middle = y(new double[] {0, 0.5});
         g.strokeLine(8, middle, getWidth() - 8, middle);
         g.setLineDashes();
         g.setFont(Font.font(Look.CONDENSED, 12.5));
-        g.setFill(Look.SOFT);
+        g.setFill(Look.soft());
         g.setTextBaseline(VPos.CENTER);
         g.setTextAlign(TextAlignment.LEFT);
         g.fillText(Words.of("chart.ahead"), 6, 9);
@@ -246,7 +246,7 @@ public final class ChartView extends Region {
         double[] spot = plan.get().at(s.position(), s.role());
         double share = Double.isFinite(s.share().mean()) ? s.share().mean() : 0;
         double r = 3 + 26 * Math.sqrt(share);
-        g.setFill(Look.SHEET.deriveColor(0, 1, 1, l.above() ? 0 : 0.9));
+        g.setFill(Look.sheet().deriveColor(0, 1, 1, l.above() ? 0 : 0.9));
         g.fillOval(x(spot) - r, y(spot) - r, 2 * r, 2 * r);
         g.setStroke(l.colour());
         g.setLineWidth(1.6);
@@ -262,10 +262,10 @@ public final class ChartView extends Region {
         g.setTextBaseline(VPos.CENTER);
         boolean inside = r >= LABEL;
         if (!inside) {
-            g.setFill(Look.SHEET.deriveColor(0, 1, 1, 0.8));
+            g.setFill(Look.sheet().deriveColor(0, 1, 1, 0.8));
             g.fillRect(x + r + 2, y - 7, 6.5 * code.length(), 14);
         }
-        g.setFill(Look.INK);
+        g.setFill(Look.ink());
         g.setTextAlign(inside ? TextAlignment.CENTER : TextAlignment.LEFT);
         g.fillText(code, inside ? x : x + r + 3, y);
     }

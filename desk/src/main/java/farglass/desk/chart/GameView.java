@@ -41,7 +41,7 @@ public final class GameView extends Region {
     /** Whether another figure is to be drawn. */
     private boolean stale;
 
-    private Color colour = Look.THEIRS;
+    private Color colour = Look.theirs();
 
     /**
      * @param tasks where the places of words are found
@@ -148,9 +148,9 @@ public final class GameView extends Region {
         for (GameFigure.Link l : of.links()) {
             GameLabels.Rect at = labels.of(l);
             double y = at.y() + LINE / 2;
-            g.setFill(Look.INK);
+            g.setFill(Look.ink());
             for (String line : writer.link(l, lexicon)) {
-                g.setStroke(Look.SHEET);
+                g.setStroke(Look.sheet());
                 g.setLineWidth(3);
                 g.strokeText(line, at.x(), y);
                 g.fillText(line, at.x(), y);
@@ -171,12 +171,12 @@ public final class GameView extends Region {
     private void box(GraphicsContext g, GameLayout.Spot s, String words, boolean finish) {
         double x = s.x() - s.w() / 2;
         double y = s.y() - s.h() / 2;
-        g.setFill(finish ? colour : Look.SHEET);
+        g.setFill(finish ? colour : Look.sheet());
         g.fillRoundRect(x, y, s.w(), s.h(), 8, 8);
         g.setStroke(colour);
         g.setLineWidth(1.4);
         g.strokeRoundRect(x, y, s.w(), s.h(), 8, 8);
-        g.setFill(finish ? Look.SHEET : Look.INK);
+        g.setFill(finish ? Look.sheet() : Look.ink());
         g.setFont(NAME);
         g.fillText(words, s.x(), s.y(), s.w() - 8);
     }

@@ -157,7 +157,7 @@ final class ScoreSheet extends VBox {
             when.setText(Clock.tenths(l.t().ms()));
             boolean nobody = l.who() == null;
             chip.setFill(nobody || !l.given() ? javafx.scene.paint.Color.TRANSPARENT : desk.colour(record, l.who()));
-            chip.setStroke(nobody ? Look.RULE : desk.colour(record, l.who()));
+            chip.setStroke(nobody ? Look.rule() : desk.colour(record, l.who()));
             what.setText(nobody ? l.what() : record.athlete(l.who()).surname() + ": " + l.what());
             why.setText(l.why());
             setGraphic(line);

@@ -29,7 +29,7 @@ public final class Dot extends Region {
     Dot(Trial trial, Color colour, ClaimActions deeds, Tooltip tip) {
         this.trial = trial;
         this.deeds = deeds;
-        Circle circle = new Circle(SIZE / 2, SIZE / 2, RADIUS, trial.worked() ? colour : Look.SHEET);
+        Circle circle = new Circle(SIZE / 2, SIZE / 2, RADIUS, trial.worked() ? colour : Look.sheet());
         circle.setStroke(colour);
         circle.setStrokeWidth(STROKE);
         circle.setManaged(false);

@@ -31,7 +31,7 @@ public final class IntervalBar extends Canvas {
     private void draw(Claim.Unit unit, Estimate e, Color colour) {
         GraphicsContext g = getGraphicsContext2D();
         double middle = HEIGHT / 2;
-        g.setStroke(Look.RULE);
+        g.setStroke(Look.rule());
         g.setLineWidth(1);
         g.strokeLine(PAD, middle, WIDTH - PAD, middle);
         for (int i = 0; i <= 4; i++) {
@@ -50,7 +50,7 @@ public final class IntervalBar extends Canvas {
         double average = unit == Claim.Unit.DIFFERENCE ? 0 : e.baseline();
         if (Double.isFinite(average)) {
             double x = at(average);
-            g.setStroke(Look.INK);
+            g.setStroke(Look.ink());
             g.setLineWidth(1.4);
             g.strokeLine(x, middle - 7, x, middle + 7);
         }

@@ -22,8 +22,8 @@ final class ReliabilityView extends Canvas {
         GraphicsContext g = getGraphicsContext2D();
         g.setFont(Font.font(Look.CONDENSED, 12.5));
         g.setTextBaseline(VPos.CENTER);
-        g.setStroke(Look.RULE);
-        g.setFill(Look.SOFT);
+        g.setStroke(Look.rule());
+        g.setFill(Look.soft());
         for (int i = 0; i <= 4; i++) {
             double share = i / 4.0;
             g.strokeLine(x(0), y(share), x(1), y(share));
@@ -36,16 +36,16 @@ final class ReliabilityView extends Canvas {
             }
         }
         g.fillText(Words.of("debrief.given"), x(0.5), y(0) + 27);
-        g.setStroke(Look.SOFT);
+        g.setStroke(Look.soft());
         g.setLineDashes(4, 4);
         g.strokeLine(x(0), y(0), x(1), y(1));
         g.setLineDashes();
-        g.setFill(Look.OURS);
+        g.setFill(Look.ours());
         for (Calibration.Bin b : c.bins()) {
             double r = 3 + 2 * Math.sqrt(b.n());
             g.fillOval(x(b.mean()) - r, y(b.happened()) - r, 2 * r, 2 * r);
         }
-        g.setFill(Look.INK);
+        g.setFill(Look.ink());
         g.setTextAlign(TextAlignment.LEFT);
         for (Calibration.Bin b : c.bins()) {
             double r = 3 + 2 * Math.sqrt(b.n());

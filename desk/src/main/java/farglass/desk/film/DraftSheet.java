@@ -230,7 +230,7 @@ final class DraftSheet {
             TagText text = TagText.of(r, d.tag(), desk.lexicon());
             boolean remark = d.tag() instanceof Tag.Remark;
             time.setText(clock.text(r, d.tag().t()));
-            chip.setFill(text.who() == null ? Look.SOFT : desk.colour(r, text.who()));
+            chip.setFill(text.who() == null ? Look.soft() : desk.colour(r, text.who()));
             what.setText(text.what());
             sure.setText(row.fate() == DraftFate.OPEN ? Math.round(100 * d.confidence()) + " %" : fate(row.fate()));
             about.setText(Stream.concat(Stream.of(remark ? "" : text.about()), sources(d))

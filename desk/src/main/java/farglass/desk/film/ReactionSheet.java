@@ -48,7 +48,7 @@ final class ReactionSheet extends StackPane {
         this.measured = measured;
         setId("reaction-sheet");
         told.setId("reaction-told");
-        disc.setStroke(Look.INK);
+        disc.setStroke(Look.ink());
         disc.setStrokeWidth(2);
         VBox middle = new VBox(18, disc, told);
         middle.setAlignment(Pos.CENTER);
@@ -75,7 +75,7 @@ final class ReactionSheet extends StackPane {
 
     private void next() {
         shownAt = -1;
-        disc.setFill(Look.SHEET);
+        disc.setFill(Look.sheet());
         // uneven and not to be guessed: between one and three seconds
         wait.setDuration(Duration.millis(1000 + 2000 * Math.random()));
         wait.playFromStart();
@@ -84,7 +84,7 @@ final class ReactionSheet extends StackPane {
     /** The disc fills. */
     void show() {
         shownAt = millis.getAsLong();
-        disc.setFill(Look.OURS);
+        disc.setFill(Look.ours());
     }
 
     private void answered() {

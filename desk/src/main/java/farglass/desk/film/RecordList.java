@@ -112,7 +112,7 @@ final class RecordList {
             }
             TagText text = TagText.of(row.record(), row.tag(), desk.lexicon());
             time.setText(clock.text(row.record(), row.tag().t()));
-            chip.setFill(text.who() == null ? Look.RULE : desk.colour(row.record(), text.who()));
+            chip.setFill(text.who() == null ? Look.rule() : desk.colour(row.record(), text.who()));
             boolean state = row.tag() instanceof Tag.Position;
             chip.setArcWidth(state ? 0 : 9);
             chip.setArcHeight(state ? 0 : 9);

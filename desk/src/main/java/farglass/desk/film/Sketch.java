@@ -197,7 +197,7 @@ final class Sketch extends Marks {
     }
 
     private static java.awt.Color colour(Desk desk, Corner who) {
-        Color c = who == null ? Look.ALARM : desk.colour(desk.openRecord().get(), who);
+        Color c = who == null ? Look.alarm() : desk.colour(desk.openRecord().get(), who);
         return new java.awt.Color((float) c.getRed(), (float) c.getGreen(), (float) c.getBlue());
     }
 }

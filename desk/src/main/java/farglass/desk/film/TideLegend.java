@@ -17,7 +17,7 @@ final class TideLegend extends HBox {
         setAlignment(Pos.CENTER_RIGHT);
         for (Shape s : Shape.values()) {
             Canvas mark = new Canvas(SIZE, SIZE);
-            s.draw(mark.getGraphicsContext2D(), SIZE / 2, SIZE / 2, 4, 1, Look.SOFT);
+            s.draw(mark.getGraphicsContext2D(), SIZE / 2, SIZE / 2, 4, 1, Look.soft());
             HBox one = new HBox(4, mark, Ui.label(Words.of("mark." + s.family()), "legend"));
             one.setAlignment(Pos.CENTER);
             getChildren().add(one);

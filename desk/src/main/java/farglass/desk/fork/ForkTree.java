@@ -168,7 +168,7 @@ public final class ForkTree extends Pane {
     }
 
     private Color colour(Fork f) {
-        return drifts.contains(f.id()) ? Look.SOFT : f.ours() ? Look.OURS : Look.THEIRS;
+        return drifts.contains(f.id()) ? Look.soft() : f.ours() ? Look.ours() : Look.theirs();
     }
 
     private Button node(Fork f, boolean chosen) {

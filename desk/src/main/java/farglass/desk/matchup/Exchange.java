@@ -88,8 +88,8 @@ record Exchange(
         HBox line = line(
                 cell(w.place(place), PLACE_WIDTH, "pinned-sentence"),
                 cell(Words.of("matchup.minutes", String.format(Locale.ENGLISH, "%.1f", minutes)), 54, "claim-interval"),
-                side(w, ours, our, Look.OURS),
-                side(w, theirs, their, Look.THEIRS),
+                side(w, ours, our, Look.ours()),
+                side(w, theirs, their, Look.theirs()),
                 cell(w.gain(worth), 54, worth < 0 ? "weak" : "body"));
         return clickable(line, place.standing() >= 0, chosen);
     }

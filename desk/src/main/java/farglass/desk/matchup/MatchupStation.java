@@ -205,7 +205,7 @@ public final class MatchupStation implements Station, Keys.Bound {
                                     StyleNotes.of(index, us, them, filter, desk.claimWriter()));
                         },
                         laid -> {
-                            chart.show(laid.ours(), Look.OURS, laid.theirs(), Look.THEIRS);
+                            chart.show(laid.ours(), Look.ours(), laid.theirs(), Look.theirs());
                             laid.notes().fill(style);
                         },
                         e -> desk.notices().problem(String.valueOf(e.getMessage())));

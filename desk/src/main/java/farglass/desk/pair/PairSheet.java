@@ -75,8 +75,8 @@ public final class PairSheet extends StackPane {
     }
 
     private VBox half(FilmView film, PairSide side) {
-        DrawingPainter painter =
-                new DrawingPainter(who -> awt(who == null ? Look.ALARM : who == Corner.A ? Look.OURS : Look.THEIRS));
+        DrawingPainter painter = new DrawingPainter(
+                who -> awt(who == null ? Look.alarm() : who == Corner.A ? Look.ours() : Look.theirs()));
         Marks marks = new Marks(film, painter);
         film.moment().addListener((o, was, is) -> {
             marks.show(

@@ -13,6 +13,7 @@ import javafx.scene.control.Label;
 import javafx.scene.control.Slider;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 
 /** The dial between own game and this opponent, and how much harder an action can be pressed. */
@@ -48,6 +49,10 @@ final class Dials extends VBox {
 
     private static HBox row(Node... parts) {
         HBox row = new HBox(8, parts);
+        // words stay whole: the dial gives way
+        for (Node part : parts) {
+            ((Region) part).setMinWidth(part instanceof Slider ? 40 : Region.USE_PREF_SIZE);
+        }
         row.setAlignment(Pos.CENTER_LEFT);
         return row;
     }

@@ -154,9 +154,9 @@ final class PhaseView extends Pane {
 
     private static Color colour(Whose w) {
         return switch (w) {
-            case OURS -> Look.OURS;
-            case THEIRS -> Look.THEIRS;
-            case NOBODY -> Look.SOFT;
+            case OURS -> Look.ours();
+            case THEIRS -> Look.theirs();
+            case NOBODY -> Look.soft();
         };
     }
 }

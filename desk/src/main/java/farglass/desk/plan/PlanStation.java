@@ -43,6 +43,9 @@ import javafx.util.StringConverter;
 
 /** The plan against one opponent. */
 public final class PlanStation implements Station, Keys.Bound {
+    /** What is left of the narrowest window beside all pages' names. */
+    private static final double RIGHT = 352;
+
     private final Desk desk;
     private final Label question = Ui.label("", "question");
     private final ComboBox<String> against = new ComboBox<>();
@@ -190,8 +193,8 @@ public final class PlanStation implements Station, Keys.Bound {
                 Ui.sheet(Words.of("plan.dials"), null, dials),
                 Ui.grow(claims),
                 Ui.sheet(Words.of("plan.remarks"), null, remarks));
-        right.setMinWidth(370);
-        right.setMaxWidth(370);
+        right.setMinWidth(RIGHT);
+        right.setMaxWidth(RIGHT);
         HBox body = new HBox(12);
         Gradual.parts(body, Ui.grow(left), right);
         VBox whole = new VBox(12);
@@ -390,7 +393,7 @@ public final class PlanStation implements Station, Keys.Bound {
         VBox box = new VBox(3, sentence, Ui.prose(c.counts(), "claim-notes"), second);
         box.getStyleClass().add("pinned");
         box.setStyle("-fx-border-color: transparent transparent transparent "
-                + (desk.colourOf(c.athlete()).equals(farglass.desk.shell.Look.OURS) ? "-ours" : "-theirs")
+                + (desk.colourOf(c.athlete()).equals(farglass.desk.shell.Look.ours()) ? "-ours" : "-theirs")
                 + ";");
         return box;
     }

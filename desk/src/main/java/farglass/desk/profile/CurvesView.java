@@ -33,7 +33,7 @@ final class CurvesView extends VBox {
     private static final double TOP = 10;
     private static final double BOTTOM = 24;
     private static final long SHOWN_MS = 120_000;
-    private static final Pen OTHER = new Pen(Look.SOFT);
+    private final Pen other = new Pen(Look.soft());
 
     private final double wide;
     private final Map<String, Pen> pens;
@@ -47,10 +47,10 @@ final class CurvesView extends VBox {
     CurvesView(Figure.Curves figure, Color own, double wide, Consumer<List<Trial>> playAll) {
         super(4);
         this.wide = Math.max(LEAST, wide);
-        Color other = own.equals(Look.OURS) ? Look.THEIRS : Look.OURS;
+        Color other = own.equals(Look.ours()) ? Look.theirs() : Look.ours();
         this.pens = Map.of(
                 Curve.HELD,
-                new Pen(Look.INK),
+                new Pen(Look.ink()),
                 "swept",
                 new Pen(own, 9, 4),
                 "finished",
@@ -60,7 +60,7 @@ final class CurvesView extends VBox {
                 "submitted",
                 new Pen(other, 2, 4),
                 "stood",
-                new Pen(Look.SOFT, 5, 3, 1, 3));
+                new Pen(Look.soft(), 5, 3, 1, 3));
         Canvas canvas = new Canvas(this.wide, HEIGHT);
         long end = Math.min(
                 SHOWN_MS,
@@ -83,7 +83,7 @@ final class CurvesView extends VBox {
     }
 
     private Button name(Curve c, List<Trial> trials, Consumer<List<Trial>> playAll) {
-        Pen pen = pens.getOrDefault(c.cause(), OTHER);
+        Pen pen = pens.getOrDefault(c.cause(), other);
         Line sample = new Line(0, 0, 26, 0);
         sample.setStroke(pen.colour());
         sample.setStrokeWidth(2.2);
@@ -107,8 +107,8 @@ final class CurvesView extends VBox {
 
     private void axes(GraphicsContext g, long end) {
         g.setFont(Font.font(Look.CONDENSED, 12.5));
-        g.setFill(Look.SOFT);
-        g.setStroke(Look.RULE);
+        g.setFill(Look.soft());
+        g.setStroke(Look.rule());
         g.setLineWidth(1);
         g.setTextBaseline(VPos.CENTER);
         g.setTextAlign(TextAlignment.RIGHT);
@@ -124,7 +124,7 @@ final class CurvesView extends VBox {
     }
 
     private void band(GraphicsContext g, Curve c, long end) {
-        Pen pen = pens.getOrDefault(c.cause(), OTHER);
+        Pen pen = pens.getOrDefault(c.cause(), other);
         g.setFill(pen.colour().deriveColor(0, 1, 1, 0.10));
         for (int i = 0; i < c.points().size(); i++) {
             Curve.Point p = c.points().get(i);
@@ -137,7 +137,7 @@ final class CurvesView extends VBox {
     }
 
     private void line(GraphicsContext g, Curve c, long end) {
-        Pen pen = pens.getOrDefault(c.cause(), OTHER);
+        Pen pen = pens.getOrDefault(c.cause(), other);
         g.setStroke(pen.colour());
         g.setLineWidth(2);
         g.setLineDashes(pen.dashes());

@@ -73,7 +73,7 @@ final class GamePage extends VBox {
     /** Writes the figure as its ending says; the outcome is told in a notice. */
     void write(Path target) {
         String who = desk.profiled().get();
-        boolean ours = desk.colourOf(who).equals(Look.OURS);
+        boolean ours = desk.colourOf(who).equals(Look.ours());
         desk.publisher()
                 .export(
                         Words.of("game.writing"),

@@ -81,7 +81,7 @@ final class MatchTides extends ListView<List<Evidence.Seen>> {
 
     private Node tide(Evidence.Seen seen) {
         MatchRecord r = seen.record();
-        boolean ours = desk.colourOf(desk.profiled().get()).equals(Look.OURS);
+        boolean ours = desk.colourOf(desk.profiled().get()).equals(Look.ours());
         TideLine line = TideLine.small(
                 desk.lexicon(), r, ours ? seen.corner() : seen.corner().other());
         line.setMinSize(WIDTH, HEIGHT);

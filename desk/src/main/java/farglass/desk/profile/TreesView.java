@@ -50,8 +50,8 @@ final class TreesView extends VBox {
 
     private void add(FinishTree.Node node, int depth) {
         Rectangle all = new Rectangle(Math.max(4, node.n() * UNIT), 9);
-        all.setFill(Look.SHEET);
-        Color own = node.step().own() ? colour : colour.equals(Look.OURS) ? Look.THEIRS : Look.OURS;
+        all.setFill(Look.sheet());
+        Color own = node.step().own() ? colour : colour.equals(Look.ours()) ? Look.theirs() : Look.ours();
         all.setStroke(own);
         Rectangle worked = new Rectangle(node.x() * UNIT, 9, own);
         javafx.scene.layout.StackPane bar = new javafx.scene.layout.StackPane(all, worked);

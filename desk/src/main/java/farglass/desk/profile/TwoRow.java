@@ -33,7 +33,7 @@ final class TwoRow extends VBox {
         Difference d = t.difference();
         getChildren().add(Ui.prose(writer.sentence(t.a()), "claim-sentence"));
         getChildren().add(line(t.nameA(), t.a(), colour));
-        getChildren().add(line(t.nameB(), t.b(), colour.equals(Look.OURS) ? Look.THEIRS : Look.OURS));
+        getChildren().add(line(t.nameB(), t.b(), colour.equals(Look.ours()) ? Look.theirs() : Look.ours()));
         getChildren().add(Ui.prose(counts(t.nameA(), t.a()) + " \u00b7 " + counts(t.nameB(), t.b()), "claim-notes"));
         getChildren()
                 .add(Ui.label(

@@ -146,7 +146,7 @@ public final class ReelSheet extends StackPane {
         Cut c = cuts.get(i);
         MatchRecord r = desk.match(c.match()).orElseThrow();
         TagText text = TagText.of(r, r.tags().get(c.tag()), desk.lexicon());
-        Rectangle chip = new Rectangle(9, 9, text.who() == null ? Look.RULE : desk.colour(r, text.who()));
+        Rectangle chip = new Rectangle(9, 9, text.who() == null ? Look.rule() : desk.colour(r, text.who()));
         Label what = Ui.label(desk.describe(r, c.tag()), "record-what");
         what.setMinWidth(0);
         what.setMaxWidth(Double.MAX_VALUE);

@@ -70,6 +70,7 @@ public final class Desk implements AutoCloseable {
     private final StringProperty filmArrived = new SimpleStringProperty();
     private final List<Runnable> closing = new ArrayList<>();
     private Consumer<Path> bringBack = backup -> {};
+    private Runnable anew = () -> {};
     private Consumer<Path> report = target -> {};
     /** Made when the first chart is drawn. */
     private ChartPlan chartPlan;
@@ -216,6 +217,16 @@ public final class Desk implements AutoCloseable {
     public void closing() {
         closing.forEach(Runnable::run);
         closing.clear();
+    }
+
+    /** Who opens the window anew on the same library. */
+    public void onAnew(Runnable action) {
+        anew = action;
+    }
+
+    /** What was set shapes the whole window: it opens anew, at the same station and match. */
+    public void anew() {
+        anew.run();
     }
 
     /** Who closes the library, brings a backup back in its place and opens it anew. */
@@ -388,13 +399,13 @@ public final class Desk implements AutoCloseable {
     }
 
     public Color colour(MatchRecord r, Corner c) {
-        return c == amber(r) ? Look.OURS : Look.THEIRS;
+        return c == amber(r) ? Look.ours() : Look.theirs();
     }
 
     /** Colour of an athlete whose profile or claim is shown. */
     public Color colourOf(String athlete) {
         Assignment a = assignment.get();
-        return a != null && a.us().equals(athlete) ? Look.OURS : Look.THEIRS;
+        return a != null && a.us().equals(athlete) ? Look.ours() : Look.theirs();
     }
 
     /** Changes the open record: shown at once, written in order. */

@@ -1,28 +1,16 @@
 package farglass.desk.shell;
 
-import atlantafx.base.theme.PrimerLight;
 import farglass.type.Typeface;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
-import javafx.application.Application;
 import javafx.scene.Parent;
 import javafx.scene.Scene;
 import javafx.scene.paint.Color;
 import javafx.scene.text.Font;
 
-/** LoadedFaces, colours and style sheet. */
+/** Typefaces, and the colours of the theme in force. */
 public final class Look {
-    public static final Color PAPER = Color.web("#F4EFE3");
-    public static final Color SHEET = Color.web("#FCF9F1");
-    public static final Color INK = Color.web("#1B2A34");
-    public static final Color SOFT = Color.web("#5B6A72");
-    public static final Color RULE = Color.web("#D9CFBB");
-    public static final Color OURS = Color.web("#B4640B");
-    public static final Color OURS_WASH = Color.web("#F6E7D0");
-    public static final Color THEIRS = Color.web("#0C6B76");
-    public static final Color THEIRS_WASH = Color.web("#DDECEB");
-    public static final Color ALARM = Color.web("#A63D2A");
     public static final String CONDENSED = "Barlow Condensed";
     public static final String CONDENSED_MEDIUM = "Barlow Condensed Medium";
 
@@ -51,15 +39,63 @@ public final class Look {
                     throw new UncheckedIOException(e);
                 }
             }
-            Application.setUserAgentStylesheet(new PrimerLight().getUserAgentStylesheet());
+            Theme.PAPER.use();
             return true;
         }
     }
 
     public static Scene scene(Parent root, double width, double height) {
-        Scene scene = new Scene(root, width, height, PAPER);
-        scene.getStylesheets()
-                .add(Look.class.getResource("/farglass/desk/paper.css").toExternalForm());
+        Scene scene = new Scene(root, width, height, paper());
+        scene.getStylesheets().setAll(Theme.current().sheets());
         return scene;
+    }
+
+    private static Palette palette() {
+        return Theme.current().palette();
+    }
+
+    public static Color paper() {
+        return palette().paper();
+    }
+
+    public static Color sheet() {
+        return palette().sheet();
+    }
+
+    public static Color ink() {
+        return palette().ink();
+    }
+
+    public static Color soft() {
+        return palette().soft();
+    }
+
+    public static Color rule() {
+        return palette().rule();
+    }
+
+    public static Color ours() {
+        return palette().ours();
+    }
+
+    /** Of words about our athlete. */
+    public static Color oursText() {
+        return palette().oursText();
+    }
+
+    public static Color oursWash() {
+        return palette().oursWash();
+    }
+
+    public static Color theirs() {
+        return palette().theirs();
+    }
+
+    public static Color theirsWash() {
+        return palette().theirsWash();
+    }
+
+    public static Color alarm() {
+        return palette().alarm();
     }
 }

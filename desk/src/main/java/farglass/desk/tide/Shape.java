@@ -97,7 +97,7 @@ public enum Shape {
             xs[i] = x + p[i][0] * size;
             ys[i] = y + p[i][1] * size;
         }
-        g.setFill(Look.SHEET);
+        g.setFill(Look.sheet());
         g.fillPolygon(xs, ys, p.length);
         if (reached > 1) {
             g.setFill(colour.deriveColor(0, 1, 1, reached >= 4 ? 1 : reached == 3 ? 0.55 : 0.25));

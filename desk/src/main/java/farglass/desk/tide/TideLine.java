@@ -146,13 +146,13 @@ public final class TideLine extends Region {
         TidePainter p = painter(ground);
         p.ground(!small);
         if (small) {
-            p.steps(1.4, Look.INK);
+            p.steps(1.4, Look.ink());
             return;
         }
         p.gaps();
         p.axis();
         p.names();
-        p.steps(2, Look.INK);
+        p.steps(2, Look.ink());
         draftMarks = p.drafts(drafts);
         marks = p.marks(selected);
         drawHead();

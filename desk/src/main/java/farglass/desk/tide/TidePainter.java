@@ -78,14 +78,14 @@ final class TidePainter {
     }
 
     void ground(boolean rules) {
-        g.setFill(Look.OURS_WASH);
+        g.setFill(Look.oursWash());
         g.fillRect(x, y, w, h / 2);
-        g.setFill(Look.THEIRS_WASH);
+        g.setFill(Look.theirsWash());
         g.fillRect(x, y + h / 2, w, h / 2);
         if (!rules) {
             return;
         }
-        g.setStroke(Look.RULE.deriveColor(0, 1, 1, 0.7));
+        g.setStroke(Look.rule().deriveColor(0, 1, 1, 0.7));
         g.setLineWidth(1);
         for (double v : new double[] {-0.75, -0.4, 0.4, 0.75}) {
             double at = Math.round(y + h / 2 - v * (h / 2 - 6)) + 0.5;
@@ -108,13 +108,13 @@ final class TidePainter {
         g.beginPath();
         g.rect(from, y, to - from, h);
         g.clip();
-        g.setStroke(Look.SOFT.deriveColor(0, 1, 1, 0.35));
+        g.setStroke(Look.soft().deriveColor(0, 1, 1, 0.35));
         g.setLineWidth(1);
         for (double d = from - h; d < to; d += 6) {
             g.strokeLine(d, y + h, d + h, y);
         }
         g.restore();
-        g.setFill(Look.SOFT);
+        g.setFill(Look.soft());
         g.setFont(Font.font(Look.CONDENSED, 11));
         g.setTextAlign(TextAlignment.CENTER);
         g.fillText(word, (from + to) / 2, y + h + 12);
@@ -144,7 +144,7 @@ final class TidePainter {
         for (int i = 0; i < drafts.size(); i++) {
             DraftMark d = drafts.get(i);
             boolean up = d.who() == null || d.who() == top;
-            Color full = d.who() == null ? Look.SOFT : up ? Look.OURS : Look.THEIRS;
+            Color full = d.who() == null ? Look.soft() : up ? Look.ours() : Look.theirs();
             Color colour = full.deriveColor(0, 1, 1, FAINTEST + (FAINT - FAINTEST) * d.confidence());
             Shape shape = d.family() == null ? null : Shape.of(d.family());
             double level = line.at(d.t()).map(this::height).orElse(y + h / 2);
@@ -160,7 +160,7 @@ final class TidePainter {
                 g.setLineDashes();
             }
             if (d.inHand()) {
-                g.setStroke(Look.ALARM);
+                g.setStroke(Look.alarm());
                 g.setLineWidth(1.5);
                 g.strokeOval(at(d.t()) - 9, my - 9, 18, 18);
             }
@@ -180,10 +180,10 @@ final class TidePainter {
                 Mark mark = new Mark(i, at(a.t()), my);
                 marks.add(mark);
                 int reached = a.reached() == null ? 0 : a.reached();
-                Color colour = up ? Look.OURS : Look.THEIRS;
+                Color colour = up ? Look.ours() : Look.theirs();
                 Shape.of(lexicon.familyOf(a.technique())).draw(g, mark.x(), mark.y(), MARK, reached, colour);
                 if (i == selected) {
-                    g.setStroke(Look.ALARM);
+                    g.setStroke(Look.alarm());
                     g.setLineWidth(1.5);
                     g.strokeOval(mark.x() - 9, mark.y() - 9, 18, 18);
                 }
@@ -194,11 +194,11 @@ final class TidePainter {
 
     void axis() {
         g.setFont(Font.font(Look.CONDENSED, 12));
-        g.setFill(Look.SOFT);
+        g.setFill(Look.soft());
         g.setTextAlign(TextAlignment.CENTER);
         for (long left = lengthMs / 60_000 * 60_000; left >= 0; left -= 60_000) {
             double at = at(MatchTime.ofMs(lengthMs - left));
-            g.setStroke(Look.RULE);
+            g.setStroke(Look.rule());
             g.strokeLine(at, y + h, at, y + h + 4);
             g.fillText(Clock.seconds(left), at, y + h + 26);
         }
@@ -207,21 +207,21 @@ final class TidePainter {
     void names() {
         g.setFont(Font.font(Look.CONDENSED_MEDIUM, 13));
         g.setTextAlign(TextAlignment.RIGHT);
-        g.setFill(Look.OURS.darker());
+        g.setFill(Look.oursText());
         g.fillText(record.athlete(top).surname(), x - 8, y + 16);
-        g.setFill(Look.THEIRS);
+        g.setFill(Look.theirs());
         g.fillText(record.athlete(top.other()).surname(), x - 8, y + h - 6);
     }
 
     void head(MatchTime t) {
         double at = Math.round(at(t)) + 0.5;
-        g.setStroke(Look.ALARM);
+        g.setStroke(Look.alarm());
         g.setLineWidth(1.5);
         g.strokeLine(at, y - 4, at, y + h + 4);
         String clock = Clock.countdown(record.details().lengthMs() - t.ms());
-        g.setFill(Look.ALARM);
+        g.setFill(Look.alarm());
         g.fillRoundRect(at - 22, y - 21, 44, 17, 4, 4);
-        g.setFill(Color.WHITE);
+        g.setFill(Look.paper());
         g.setFont(Font.font(Look.CONDENSED_MEDIUM, 13));
         g.setTextAlign(TextAlignment.CENTER);
         g.fillText(clock, at, y - 8);

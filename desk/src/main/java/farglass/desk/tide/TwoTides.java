@@ -61,8 +61,8 @@ public final class TwoTides extends Region {
         }
         TidePainter one = new TidePainter(g, first, lexicon, top, LEFT, TOP, w, h);
         one.ground(true);
-        new TidePainter(g, second.withFilms(first.films()), lexicon, top, LEFT, TOP, w, h).steps(4, Look.ALARM);
-        one.steps(1.6, Look.INK);
+        new TidePainter(g, second.withFilms(first.films()), lexicon, top, LEFT, TOP, w, h).steps(4, Look.alarm());
+        one.steps(1.6, Look.ink());
         one.axis();
         one.names();
         if (now != null) {

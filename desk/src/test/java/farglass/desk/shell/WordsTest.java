@@ -78,6 +78,7 @@ class WordsTest {
                             "compare.",
                             "notes.column.",
                             "trainer.level.",
+                            "theme.",
                             "curve.",
                             "filter.",
                             "filter.score.",
