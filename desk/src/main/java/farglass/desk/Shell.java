@@ -22,6 +22,7 @@ import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.Deque;
 import java.util.List;
+import java.util.function.Function;
 import javafx.animation.Animation;
 import javafx.animation.PauseTransition;
 import javafx.beans.binding.Bindings;
@@ -87,7 +88,14 @@ public final class Shell {
         stations.forEach(s -> rail.getChildren().add(button(s)));
         VBox spring = new VBox();
         Ui.grow(spring);
-        rail.getChildren().addAll(spring, longWork(), libraryButton(), keyHint(), settingsButton(), aboutButton());
+        rail.getChildren()
+                .addAll(
+                        spring,
+                        longWork(),
+                        hint("rail-library", "library.button", this::librarySheet),
+                        hint("rail-keys", "keys.hint", this::keySheet),
+                        hint("rail-settings", "settings.button", this::settings),
+                        hint("rail-about", "about.button", this::about));
         page.setPadding(new Insets(14, 20, 14, 20));
         // laid over the head of the page, so that nothing moves under the hand when a notice comes
         Node notice = desk.notices().view();
@@ -150,66 +158,34 @@ public final class Shell {
         return box;
     }
 
-    private Node keyHint() {
-        Button hint = Ui.button(Words.of("keys.hint"), this::keySheet, "rail-hint");
-        hint.setMaxWidth(Double.MAX_VALUE);
-        return hint;
-    }
-
-    private Node libraryButton() {
-        Button b = Ui.button(Words.of("library.button"), this::librarySheet, "rail-hint");
-        b.setId("rail-library");
+    /** A quiet line at the foot of the rail. */
+    private static Button hint(String id, String words, Runnable action) {
+        Button b = Ui.button(Words.of(words), action, "rail-hint");
+        b.setId(id);
         b.setMaxWidth(Double.MAX_VALUE);
         return b;
-    }
-
-    private Node settingsButton() {
-        Button b = Ui.button(Words.of("settings.button"), this::settingsSheet, "rail-hint");
-        b.setId("rail-settings");
-        b.setMaxWidth(Double.MAX_VALUE);
-        return b;
-    }
-
-    private void settingsSheet() {
-        if (page.lookup("#settings-sheet") != null) {
-            return;
-        }
-        SettingsSheet[] laid = new SettingsSheet[1];
-        laid[0] = new SettingsSheet(desk, () -> {
-            page.getChildren().remove(laid[0]);
-            current.shown();
-        });
-        page.getChildren().add(laid[0]);
-        laid[0].requestFocus();
-    }
-
-    private Node aboutButton() {
-        Button b = Ui.button(Words.of("about.button"), this::aboutSheet, "rail-hint");
-        b.setId("rail-about");
-        b.setMaxWidth(Double.MAX_VALUE);
-        return b;
-    }
-
-    private void aboutSheet() {
-        if (page.lookup("#about-sheet") != null) {
-            return;
-        }
-        AboutSheet[] laid = new AboutSheet[1];
-        laid[0] = new AboutSheet(desk.library().file(), () -> {
-            page.getChildren().remove(laid[0]);
-            current.shown();
-        });
-        page.getChildren().add(laid[0]);
-        laid[0].requestFocus();
     }
 
     /** Where the library lies, and its backups. */
     public void librarySheet() {
-        if (page.lookup("#library-sheet") != null) {
+        lay("library-sheet", close -> new LibrarySheet(desk, desk::report, close));
+    }
+
+    private void settings() {
+        lay("settings-sheet", close -> new SettingsSheet(desk, close));
+    }
+
+    private void about() {
+        lay("about-sheet", close -> new AboutSheet(desk.library().file(), close));
+    }
+
+    /** Lays a sheet over the station, unless it lies there; closed it gives the keyboard back. */
+    private void lay(String id, Function<Runnable, Node> sheet) {
+        if (page.lookup("#" + id) != null) {
             return;
         }
-        LibrarySheet[] laid = new LibrarySheet[1];
-        laid[0] = new LibrarySheet(desk, desk::report, () -> {
+        Node[] laid = new Node[1];
+        laid[0] = sheet.apply(() -> {
             page.getChildren().remove(laid[0]);
             current.shown();
         });

@@ -59,6 +59,7 @@ final class AssignmentForm extends VBox {
         ScrollPane scroll = new ScrollPane(opponents);
         scroll.setFitToWidth(true);
         Ui.grow(scroll);
+        which.setAccessibleText(Words.of("name.assignment"));
         HBox top = new HBox(8, Ui.grow(which), Ui.button(Words.of("assignment.new"), this::create, "choice"));
         getChildren()
                 .addAll(
@@ -80,7 +81,7 @@ final class AssignmentForm extends VBox {
     }
 
     private static VBox field(String words, Node control) {
-        VBox box = new VBox(2, Ui.label(Words.of(words), "field-name"), control);
+        VBox box = new VBox(2, Ui.name(Words.of(words), control), control);
         HBox.setHgrow(box, javafx.scene.layout.Priority.ALWAYS);
         return box;
     }

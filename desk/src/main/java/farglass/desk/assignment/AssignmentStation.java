@@ -71,6 +71,7 @@ public final class AssignmentStation implements Station, Keys.Bound {
         form.setMinWidth(340);
         form.setMaxWidth(340);
         list.setId("matches");
+        list.setAccessibleText(Words.of("name.matches"));
         list.getStyleClass().add("matches");
         list.setCellFactory(v -> new MatchCell(desk));
         list.setPlaceholder(Ui.empty(Words.of("matches.empty")));

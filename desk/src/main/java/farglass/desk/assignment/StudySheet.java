@@ -41,7 +41,7 @@ final class StudySheet extends StackPane {
         getStyleClass().add("veil");
         hours.setPrefWidth(90);
         hours.valueProperty().addListener((o, was, is) -> compute());
-        HBox top = new HBox(10, Ui.label(Words.of("study.hours"), "field-name"), hours);
+        HBox top = new HBox(10, Ui.name(Words.of("study.hours"), hours), hours);
         top.setAlignment(Pos.CENTER_LEFT);
         ScrollPane scroll = new ScrollPane(lines);
         scroll.setFitToWidth(true);

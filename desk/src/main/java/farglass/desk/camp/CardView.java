@@ -43,9 +43,9 @@ final class CardView extends VBox {
         remark.setOnAction(e -> log());
         HBox counts = new HBox(
                 8,
-                Ui.label(Words.of("camp.log.tries"), "field-name"),
+                Ui.name(Words.of("camp.log.tries"), tries),
                 tries,
-                Ui.label(Words.of("camp.log.successes"), "field-name"),
+                Ui.name(Words.of("camp.log.successes"), successes),
                 successes);
         counts.setAlignment(Pos.CENTER_LEFT);
         HBox last = new HBox(8, Ui.grow(remark), Ui.button(Words.of("camp.log.keep"), this::log, "strong-button"));

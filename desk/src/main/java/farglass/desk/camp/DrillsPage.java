@@ -65,7 +65,7 @@ final class DrillsPage extends VBox {
         choices.setId("drill-choices");
         Button next = Ui.button(Words.of("drill.start"), this::next, "strong-button");
         next.setId("drill-next");
-        HBox head = new HBox(8, Ui.label(Words.of("drill.person"), "field-name"), person, next, open);
+        HBox head = new HBox(8, Ui.name(Words.of("drill.person"), person), person, next, open);
         head.setAlignment(Pos.CENTER_LEFT);
         getChildren().addAll(head, Ui.grow(moment), question, choices, verdict, progress);
         late.setOnFinished(e -> answer(null));

@@ -124,8 +124,8 @@ final class MinutesPage extends VBox {
         CheckBox out = new CheckBox(Words.of("camp.left"));
         out.setSelected(set.left());
         out.setOnAction(e -> set(skill, set.left(out.isSelected())));
-        VBox first = new VBox(0, Ui.label(Words.of("camp.gain"), "field-name"), gain);
-        VBox second = new VBox(0, Ui.label(Words.of("camp.least"), "field-name"), least);
+        VBox first = new VBox(0, Ui.name(Words.of("camp.gain"), gain), gain);
+        VBox second = new VBox(0, Ui.name(Words.of("camp.least"), least), least);
         HBox box = new HBox(6, first, second, out);
         box.setAlignment(Pos.CENTER_LEFT);
         return box;

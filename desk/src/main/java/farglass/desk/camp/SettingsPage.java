@@ -108,7 +108,7 @@ final class SettingsPage extends VBox {
     }
 
     private static Node field(String key, Node control) {
-        var name = Ui.label(Words.of(key), "field-name");
+        var name = Ui.name(Words.of(key), control);
         name.setMinWidth(190);
         HBox row = new HBox(8, name, control);
         row.setAlignment(Pos.CENTER_LEFT);

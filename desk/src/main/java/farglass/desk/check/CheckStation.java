@@ -135,6 +135,7 @@ public final class CheckStation implements Station, Keys.Bound {
                 lexicon);
         head.setAlignment(Pos.CENTER_LEFT);
         whatIf.setId("check-what-if");
+        whatIf.setAccessibleText(Words.of("name.what-if"));
         whatIf.setPrefWidth(170);
         whatIf.setConverter(new StringConverter<>() {
             @Override

@@ -25,6 +25,7 @@ final class FindingList {
 
     FindingList(Consumer<Finding> picked) {
         list.setId("findings");
+        list.setAccessibleText(Words.of("name.findings"));
         list.getStyleClass().addAll("record", "findings");
         list.setPlaceholder(Ui.empty(Words.of("check.none")));
         list.setCellFactory(v -> new Cell());

@@ -41,6 +41,7 @@ final class ScoreSheet extends VBox {
         super(6);
         this.desk = desk;
         lines.setId(id);
+        lines.setAccessibleText(Words.of("name.score-lines"));
         board.setId(id + "-board");
         verdict.setId(id + "-verdict");
         lines.getStyleClass().addAll("record", "score-lines");

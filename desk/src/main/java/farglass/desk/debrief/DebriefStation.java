@@ -80,6 +80,7 @@ public final class DebriefStation implements Station, Keys.Bound {
 
     private VBox layout(Runnable toFilm) {
         matches.setId("debrief-match");
+        matches.setAccessibleText(Words.of("name.debriefed"));
         matches.setPrefWidth(300);
         matches.setConverter(new StringConverter<>() {
             @Override

@@ -127,6 +127,7 @@ public final class PlanStation implements Station, Keys.Bound {
 
     private VBox layout() {
         against.setId("plan-against");
+        against.setAccessibleText(Words.of("name.against"));
         against.setConverter(new StringConverter<>() {
             @Override
             public String toString(String id) {

@@ -55,7 +55,7 @@ final class ScoreGrid extends VBox {
                 draw();
             }
         });
-        HBox head = new HBox(8, Ui.label(Words.of("plan.grid.place"), "field-name"), place);
+        HBox head = new HBox(8, Ui.name(Words.of("plan.grid.place"), place), place);
         head.setAlignment(javafx.geometry.Pos.CENTER_LEFT);
         getChildren().addAll(head, cells, Ui.prose(Words.of("plan.grid.hint"), "soft"));
     }

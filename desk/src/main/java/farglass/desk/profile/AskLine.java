@@ -50,7 +50,7 @@ final class AskLine extends HBox {
         });
         choices.setAlignment(Pos.CENTER_LEFT);
         setAlignment(Pos.CENTER_LEFT);
-        getChildren().addAll(Ui.label(Words.of("ask.label"), "field-name"), field, choices);
+        getChildren().addAll(Ui.name(Words.of("ask.label"), field), field, choices);
     }
 
     void begin() {

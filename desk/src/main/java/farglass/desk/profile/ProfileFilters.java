@@ -80,6 +80,7 @@ final class ProfileFilters extends VBox {
         this.counted = counted;
         athlete.setConverter(names());
         athlete.setPromptText(Words.of("filter.athlete"));
+        athlete.setAccessibleText(Words.of("filter.athlete"));
         athlete.setMinWidth(104);
         athlete.setId(prefix + "profile-athlete");
         athlete.valueProperty().addListener((o, was, is) -> {
@@ -151,6 +152,7 @@ final class ProfileFilters extends VBox {
         from.setPromptText(Words.of("profile.from"));
         to.setPromptText(Words.of("profile.to"));
         for (DatePicker p : List.of(from, to)) {
+            p.setAccessibleText(p.getPromptText());
             p.setPrefWidth(130);
             p.valueProperty().addListener((o, was, is) -> fire());
         }

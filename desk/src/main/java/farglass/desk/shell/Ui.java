@@ -31,6 +31,13 @@ public final class Ui {
         return label;
     }
 
+    /** The name of a field, which is also read aloud where the field is. */
+    public static Label name(String text, Node field) {
+        Label label = label(text, "field-name");
+        label.setLabelFor(field);
+        return label;
+    }
+
     public static Button button(String text, Runnable action, String... styles) {
         Button button = new Button(text);
         button.getStyleClass().addAll(styles);
