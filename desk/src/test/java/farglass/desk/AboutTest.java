@@ -27,7 +27,8 @@ class AboutTest extends DeskDriver {
         assertThat(AboutSheet.licences())
                 .contains(new AboutSheet.Part("OpenJFX", "GPL 2 with Classpath Exception"))
                 .extracting(AboutSheet.Part::name)
-                .contains("ONNX Runtime", "SLF4J")
+                .contains("ONNX Runtime", "SLF4J", "typeface DejaVu Sans")
+                .noneMatch(name -> name.contains("JUnit"))
                 .doesNotContain("library", "file");
     }
 
