@@ -33,9 +33,11 @@ import javafx.scene.Parent;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.ProgressBar;
+import javafx.scene.control.ScrollPane;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.BorderPane;
+import javafx.scene.layout.HBox;
 import javafx.scene.layout.Pane;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
@@ -94,16 +96,19 @@ public final class Shell {
                         longWork(),
                         hint("rail-library", "library.button", this::librarySheet),
                         hint("rail-keys", "keys.hint", this::keySheet),
-                        hint("rail-settings", "settings.button", this::settings),
-                        hint("rail-about", "about.button", this::about));
+                        new HBox(
+                                hint("rail-settings", "settings.button", this::settings),
+                                hint("rail-about", "about.button", this::about)));
         page.setPadding(new Insets(14, 20, 14, 20));
         // laid over the head of the page, so that nothing moves under the hand when a notice comes
         Node notice = desk.notices().view();
         StackPane.setAlignment(notice, Pos.TOP_CENTER);
         wings.setVisible(false);
         wings.setManaged(false);
-        StackPane middle = new StackPane(page, notice, wings);
-        root.setLeft(rail);
+        StackPane middle = new StackPane(frame("frame", page), notice, wings);
+        ScrollPane railFrame = frame("rail-frame", rail);
+        railFrame.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
+        root.setLeft(railFrame);
         root.setCenter(middle);
         root.addEventFilter(KeyEvent.KEY_PRESSED, this::keyPressed);
         desk.cover().addListener((o, was, is) -> {
@@ -122,6 +127,16 @@ public final class Shell {
             }
         }
         go(stations.get(0));
+    }
+
+    /** In a window that is smaller than what it shows needs, that is scrolled: nothing is out of reach. */
+    private static ScrollPane frame(String id, Node content) {
+        ScrollPane frame = new ScrollPane(content);
+        frame.setId(id);
+        frame.setFitToWidth(true);
+        frame.setFitToHeight(true);
+        frame.setFocusTraversable(false);
+        return frame;
     }
 
     private Button button(Station s) {
