@@ -77,6 +77,9 @@ class ReadableNamesTest extends DeskDriver {
             return null;
         });
         settle();
+        if (station == 4) {
+            await("what meets what", () -> !scene.getRoot().lookupAll(".row-button").isEmpty());
+        }
         assertNamed();
     }
 

@@ -123,6 +123,8 @@ class ScoutingPageTest extends DeskDriver {
 
     @Test
     void aSentenceIsLeftOutAndMoved() throws Exception {
+        // the report that is weighed against our athlete comes a little later, with sentences more
+        await("weighed", () -> rows().stream().anyMatch(r -> r.contains("id=leverage.")));
         List<String> before = order();
         assertThat(before).hasSizeGreaterThan(1);
         choose(before.get(1));

@@ -12,8 +12,11 @@ import farglass.matchup.solve.ForwardPass;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
+import javafx.scene.Parent;
 import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Region;
@@ -142,10 +145,21 @@ record Exchange(
         return line;
     }
 
+    private static Stream<String> words(Node content) {
+        if (content instanceof Label l) {
+            return Stream.of(l.getText());
+        }
+        return content instanceof Parent p
+                ? p.getChildrenUnmodifiable().stream().flatMap(Exchange::words)
+                : Stream.empty();
+    }
+
     /** A row that can be reached and chosen by mouse and keyboard; its left edge says whose it is. */
     static Node clickable(Node content, boolean ours, Runnable chosen) {
         javafx.scene.control.Button b = new javafx.scene.control.Button();
         b.setGraphic(content);
+        // read aloud: the words of the row, one after another
+        b.setAccessibleText(words(content).collect(Collectors.joining(", ")));
         b.setMaxWidth(Double.MAX_VALUE);
         b.setAlignment(Pos.CENTER_LEFT);
         b.getStyleClass().add("row-button");

@@ -35,6 +35,7 @@ final class PageList extends ListView<PageRow> {
     private final Consumer<List<Trial>> playAll;
 
     PageList(Desk desk, ClaimActions deeds, Consumer<List<Trial>> playAll) {
+        setAccessibleText(Words.of("name.claims"));
         this.desk = desk;
         this.deeds = deeds;
         this.playAll = playAll;

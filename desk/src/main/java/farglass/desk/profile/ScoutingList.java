@@ -36,6 +36,7 @@ final class ScoutingList extends ListView<ScoutingRow> {
         this.writer = writer;
         this.deeds = deeds;
         setId("scouting");
+        setAccessibleText(Words.of("name.report"));
         getStyleClass().addAll("claims", "scouting");
         Gradual.unfolding(this);
         setCellFactory(v -> new Cell());
