@@ -78,7 +78,9 @@ class ReadableNamesTest extends DeskDriver {
         });
         settle();
         if (station == 4) {
-            await("what meets what", () -> !scene.getRoot().lookupAll(".row-button").isEmpty());
+            await(
+                    "what meets what",
+                    () -> !scene.getRoot().lookupAll(".row-button").isEmpty());
         }
         assertNamed();
     }
