@@ -63,7 +63,7 @@ image() {
   local java=() word
   jlink --add-modules "$modules" --include-locales "$locales" --strip-debug --no-header-files --no-man-pages --compress 2 --output "$work/runtime"
   # Java's own classes as they lie in memory: a start takes half as long
-  "$work/runtime/bin/java" -Xshare:dump -XX:+UseG1GC >/dev/null 2>&1
+  "$work/runtime/bin/java" -Xshare:dump -XX:+UseG1GC >"$work/share.log" 2>&1 || say "  without an archive of Java's classes: it starts more slowly"
   # native parts lie beside the jars
   local beside=(
     '-Djava.library.path=$APPDIR'
@@ -110,6 +110,12 @@ deb() {
   say "  $out/$name ($(size_mb "$out/$name") MB)"
 }
 
+for tool in jar jlink jpackage; do
+  if ! command -v $tool >/dev/null 2>&1; then
+    say "$tool is not here. It belongs to a whole JDK (17 or later), such as Debian's openjdk-17-jdk-headless. Nothing was made."
+    exit 1
+  fi
+done
 mkdir -p "$out"
 say "Collecting the parts for this system"
 stage

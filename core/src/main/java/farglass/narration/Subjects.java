@@ -18,44 +18,12 @@ final class Subjects {
     /** So soon after a name a pronoun is that one's. */
     private static final int NEAR = 14;
 
-    private static final Set<String> ADDRESSED = Set.of("you", "youre", "youve", "your");
-    /** Of whoever tells of a match of his own. */
-    private static final Set<String> OWN = Set.of("i", "im", "ive", "id", "ill");
-
-    private static final Set<String> MINE = Set.of("my", "me");
-    /** Behind "me" or "I'm" before what is worn: "this is me in the blue gi". */
-    private static final Set<String> INTRODUCED = Set.of("in", "the", "wearing", "on", "as");
-    /** Behind a name that is called. */
-    private static final Set<String> CALLED = Set.of(
-            "watch",
-            "look",
-            "listen",
-            "see",
-            "sit",
-            "remember",
-            "okay",
-            "lets",
-            "come",
-            "you",
-            "your",
-            "youre",
-            "i",
-            "ive",
-            "tell",
-            "thanks");
     /** Behind "her" where she is the one it is done to. */
     private static final Set<String> DONE_TO = Set.of(
             "down", "up", "over", "into", "to", "with", "on", "in", "onto", "from", "and", "but", "off", "out",
             "through", "away", "again", "across", "forward", "for", "by", "there", "here", "now");
     /** So many words behind a name "her" is the one it is done to. */
     private static final int OBJECT_NEAR = 4;
-    /** One word in so many is "I" where somebody tells of himself. */
-    private static final int SELF = 30;
-
-    /** Before the name of the other one: "me against Nerea". */
-    private static final Set<String> MEETS = Set.of("against", "versus", "vs", "fought", "faced", "drew", "with");
-    /** So few words behind "me", "my" or "I". */
-    private static final int MET = 5;
 
     private static final int SURE_VOTES = 2;
     /** Behind a name in notes. */
@@ -135,13 +103,6 @@ final class Subjects {
     private static final int ANSWERED = 6;
     /** How far before an action "Brisa's" makes it hers. */
     private static final int OWNED = 4;
-    /** Before a name that is greeted: "okay Mira", "good to see you, Sol". */
-    private static final Set<String> GREETINGS = Set.of(
-            "okay", "ok", "alright", "right", "so", "hey", "hi", "hello", "listen", "well", "good", "you", "again",
-            "back");
-
-    /** Words at the beginning in which somebody is spoken to. */
-    private static final int GREETING = 60;
 
     private final List<Word> words;
     private final People people;
@@ -158,8 +119,9 @@ final class Subjects {
         this.words = words;
         this.people = people;
         this.patterns = patterns;
-        this.self = self();
-        this.you = addressed();
+        Speaker speaker = new Speaker(words, people, patterns);
+        this.self = speaker.self();
+        this.you = speaker.addressed();
         this.he = he();
     }
 
@@ -174,81 +136,6 @@ final class Subjects {
         Subject or(@Nullable Corner role) {
             return firm || role == null ? this : new Subject(role, named, true);
         }
-    }
-
-    /** To whom it is said: named beside a greeting at the beginning, and spoken to a good deal; null for nobody. */
-    private @Nullable Corner addressed() {
-        if (self != null) {
-            return null;
-        }
-        long spoken = words.stream().filter(w -> ADDRESSED.contains(w.bare())).count();
-        if (spoken * 40 < words.size()) {
-            return null;
-        }
-        for (int i = 0; i < Math.min(GREETING, words.size()); i++) {
-            People.Named n = people.at(words, i);
-            boolean alone = n != null
-                    && !n.owned()
-                    && words.get(Math.min(words.size(), i + n.words()) - 1).pause() != Word.Pause.NONE;
-            if (n != null
-                    && alone
-                    && ((i > 0 && GREETINGS.contains(words.get(i - 1).bare())) || called(i, n))) {
-                return n.who();
-            }
-        }
-        return null;
-    }
-
-    /** Whether a name begins a sentence that goes on to that athlete: "Mira, watch this with me". */
-    private boolean called(int i, People.Named n) {
-        boolean begins = i == 0 || words.get(i - 1).pause() == Word.Pause.LONG;
-        int next = i + n.words();
-        return begins && next < words.size() && CALLED.contains(words.get(next).bare());
-    }
-
-    /** Who tells of a match of his own: "this is me in blue", and "I" again and again; null for nobody. */
-    private @Nullable Corner self() {
-        long own = words.stream().filter(w -> OWN.contains(w.bare())).count();
-        if (own * SELF < words.size()) {
-            return null;
-        }
-        for (int i = 0; i < Math.min(GREETING, words.size()); i++) {
-            Corner met = met(i);
-            if (met != null) {
-                return met.other();
-            }
-            boolean told = patterns.has("self", " " + words.get(i).bare() + " ")
-                    && i + 1 < words.size()
-                    && (INTRODUCED.contains(words.get(i + 1).bare()) || people.at(words, i + 1) != null);
-            if (!told) {
-                continue;
-            }
-            for (int k = i + 1; k < Math.min(words.size(), i + 8); k++) {
-                People.Named n = people.at(words, k);
-                if (n != null && !n.owned()) {
-                    return n.who();
-                }
-                if (words.get(k).pause() == Word.Pause.LONG) {
-                    break;
-                }
-            }
-        }
-        return null;
-    }
-
-    /** Against whom, as in "me against Nerea" and "my match with Nerea"; null where nothing such begins. */
-    private @Nullable Corner met(int i) {
-        String w = words.get(i).bare();
-        if (!MINE.contains(w) && !OWN.contains(w)) {
-            return null;
-        }
-        for (int k = i + 1; k < Math.min(words.size() - 1, i + MET); k++) {
-            People.Named n = MEETS.contains(words.get(k).bare()) ? people.at(words, k + 1) : null;
-            if (n != null && !n.owned()) {
-                return n.who();
-            }
-        }
-        return null;
     }
 
     /** Whether "her" or "him" is whoever it is done to by the one who was named just before. */
@@ -324,7 +211,7 @@ final class Subjects {
     private @Nullable Corner pronoun(int i) {
         String w = words.get(i).bare();
         if (self != null) {
-            return OWN.contains(w) ? self : PRONOUNS.contains(w) ? self.other() : null;
+            return Speaker.OWN.contains(w) ? self : PRONOUNS.contains(w) ? self.other() : null;
         }
         if (he != null && (HE.contains(w) || SHE.contains(w))) {
             return HE.contains(w) ? he : he.other();
@@ -332,7 +219,7 @@ final class Subjects {
         if (PRONOUNS.contains(w)) {
             return you == null ? last : you.other();
         }
-        return ADDRESSED.contains(w) && !w.equals("your") ? you : null;
+        return Speaker.ADDRESSED.contains(w) && !w.equals("your") ? you : null;
     }
 
     /**
@@ -462,7 +349,7 @@ final class Subjects {
     private @Nullable Corner whose(int i) {
         String w = words.get(i).bare();
         if (self != null) {
-            return MINE.contains(w) ? self : self.other();
+            return Speaker.MINE.contains(w) ? self : self.other();
         }
         if (he != null) {
             return w.equals("his") ? he : w.equals("her") ? he.other() : null;

@@ -197,6 +197,19 @@ class DraftListTest {
     }
 
     @Test
+    void whatIsOnlyToBeReadEndsNoRunAndIsInNone() {
+        List<Draft> open = list(
+                        said(act(10, Corner.A, "knee-cut"), "c", 0.9),
+                        said(act(30, Corner.A, "armbar"), "c", 0.3),
+                        said(act(50, Corner.A, "triangle"), "c", 0.9),
+                        said(act(70, Corner.A, "omoplata"), "c", 0.35))
+                .open(EMPTY, LEXICON, 1500);
+        assertThat(open).extracting(Draft::quiet).containsExactly(false, true, false, false);
+        assertThat(DraftRun.of(open, 0)).containsExactly(open.get(0), open.get(2));
+        assertThat(DraftRun.of(open, 1)).isEmpty();
+    }
+
+    @Test
     void thePaceIsThatOfTheLastDecisions() {
         PassPace pace = new PassPace();
         assertThat(pace.left(10)).isEqualTo(80_000);

@@ -11,6 +11,7 @@ import farglass.match.CallKind;
 import farglass.match.Corner;
 import farglass.match.MatchRecord;
 import farglass.match.Outcome;
+import farglass.match.RemarkKind;
 import farglass.match.Tag;
 import farglass.match.TagInfo;
 import farglass.simulate.DemoLibrary;
@@ -18,6 +19,7 @@ import farglass.skim.Stretch.Why;
 import farglass.time.MatchTime;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import org.junit.jupiter.api.Test;
 
 class SkimTest {
@@ -41,6 +43,25 @@ class SkimTest {
 
     private static Skim skim(MatchRecord r, Draft... open) {
         return Skim.of(r, List.of(open), LEXICON, END);
+    }
+
+    @Test
+    void whatIsOnlyToBeReadIsNoKnowledge() {
+        Draft note = Draft.of(
+                new Tag.Remark(
+                        at(150),
+                        RemarkKind.NOTE,
+                        null,
+                        "captions",
+                        "a man in the crowd",
+                        null,
+                        null,
+                        Map.of(),
+                        TagInfo.NONE),
+                null,
+                -1,
+                new Basis(Source.CAPTIONS, "c", 0.3, "", -1));
+        assertThat(skim(WAITING, note).stretches()).isEqualTo(skim(WAITING).stretches());
     }
 
     @Test

@@ -11,8 +11,6 @@ import java.util.ArrayList;
 import java.util.List;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
-import javafx.scene.input.KeyCode;
-import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
@@ -28,7 +26,6 @@ final class AboutSheet extends StackPane {
 
     /** @param close puts the sheet away */
     AboutSheet(Path library, Runnable close) {
-        getStyleClass().add("veil");
         setId("about-sheet");
         Label version = Ui.label(version(), "question");
         version.setId("about-version");
@@ -43,12 +40,6 @@ final class AboutSheet extends StackPane {
         sheet.getStyleClass().add("floating");
         sheet.setMaxSize(WIDE, HIGH);
         getChildren().add(sheet);
-        addEventFilter(KeyEvent.KEY_PRESSED, e -> {
-            if (e.getCode() == KeyCode.ESCAPE) {
-                close.run();
-                e.consume();
-            }
-        });
     }
 
     /** The version and, of an installed one, its build; what runs out of its sources says so. */

@@ -6,6 +6,7 @@ import farglass.desk.shell.Look;
 import farglass.desk.shell.Theme;
 import farglass.desk.shell.Ui;
 import farglass.desk.shell.Words;
+import farglass.match.MatchRecord;
 import farglass.store.Library;
 import farglass.store.LibraryException;
 import farglass.store.Restoring;
@@ -13,6 +14,8 @@ import farglass.store.Verification;
 import farglass.work.words.WorkWords;
 import java.nio.file.Path;
 import java.util.List;
+import java.util.Optional;
+import java.util.function.Consumer;
 import javafx.application.Application;
 import javafx.application.Platform;
 import javafx.scene.Parent;
@@ -142,29 +145,16 @@ public final class DeskApp extends Application {
 
     /** The library is brought back off the interface thread; the window opens anew on what is there then. */
     private void bringBack(Path backup) {
-        Desk old = desk;
-        old.closing();
-        if (!old.tasks().pending().isEmpty()) {
-            old.notices()
-                    .done(Words.of("rescue.waits", String.join(", ", old.tasks().pending())));
-        }
-        old.tasks().finish(() -> {
-            desk = null;
-            wait(Words.of("rescue.working"));
-            restoring(old.library().file(), backup, old::close);
-        });
+        leave(Words.of("rescue.working"), old -> restoring(old.library().file(), backup, old::close));
     }
 
     /** The same library, station and match, in a window that is made anew. */
     private void again() {
-        Desk old = desk;
         int here = shell.here();
-        String match =
-                old.openRecord().get() == null ? null : old.openRecord().get().id();
-        old.closing();
-        old.tasks().finish(() -> {
-            desk = null;
-            wait(Words.of("settings.working"));
+        String match = Optional.ofNullable(desk.openRecord().get())
+                .map(MatchRecord::id)
+                .orElse(null);
+        leave(Words.of("settings.working"), old -> {
             Thread t = new Thread(
                     () -> {
                         old.close();
@@ -177,6 +167,21 @@ public final class DeskApp extends Application {
                     },
                     "opening anew");
             t.start();
+        });
+    }
+
+    /** When what was ordered is done, the window leaves what it shows; words stand in it until something else does. */
+    private void leave(String words, Consumer<Desk> then) {
+        Desk old = desk;
+        old.closing();
+        if (!old.tasks().pending().isEmpty()) {
+            old.notices()
+                    .done(Words.of("rescue.waits", String.join(", ", old.tasks().pending())));
+        }
+        old.tasks().finish(() -> {
+            desk = null;
+            wait(words);
+            then.accept(old);
         });
     }
 

@@ -7,8 +7,6 @@ import farglass.desk.shell.Words;
 import java.util.Locale;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.control.ToggleGroup;
-import javafx.scene.input.KeyCode;
-import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
@@ -23,7 +21,6 @@ final class SettingsSheet extends StackPane {
     /** @param close puts the sheet away */
     SettingsSheet(Desk desk, Runnable close) {
         this.desk = desk;
-        getStyleClass().add("veil");
         setId("settings-sheet");
         VBox sheet = Ui.sheet(
                 Words.of("settings.title"),
@@ -34,12 +31,6 @@ final class SettingsSheet extends StackPane {
         sheet.getStyleClass().add("floating");
         sheet.setMaxSize(WIDE, Region.USE_PREF_SIZE);
         getChildren().add(sheet);
-        addEventFilter(KeyEvent.KEY_PRESSED, e -> {
-            if (e.getCode() == KeyCode.ESCAPE) {
-                close.run();
-                e.consume();
-            }
-        });
     }
 
     private HBox themes() {

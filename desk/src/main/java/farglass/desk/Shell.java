@@ -194,15 +194,23 @@ public final class Shell {
         lay("about-sheet", close -> new AboutSheet(desk.library().file(), close));
     }
 
-    /** Lays a sheet over the station, unless it lies there; closed it gives the keyboard back. */
+    /** Lays a sheet over the station, unless it lies there; closed, also by Escape, it gives the keyboard back. */
     private void lay(String id, Function<Runnable, Node> sheet) {
         if (page.lookup("#" + id) != null) {
             return;
         }
         Node[] laid = new Node[1];
-        laid[0] = sheet.apply(() -> {
+        Runnable close = () -> {
             page.getChildren().remove(laid[0]);
             current.shown();
+        };
+        laid[0] = sheet.apply(close);
+        laid[0].getStyleClass().add("veil");
+        laid[0].addEventFilter(KeyEvent.KEY_PRESSED, e -> {
+            if (e.getCode() == KeyCode.ESCAPE) {
+                close.run();
+                e.consume();
+            }
         });
         page.getChildren().add(laid[0]);
         laid[0].requestFocus();

@@ -109,6 +109,26 @@ class DraftPassTest extends DeskDriver {
     }
 
     @Test
+    void whatIsOnlyToBeReadIsCountedApartAndPassedOver() throws Exception {
+        List<Draft> quiet = open().stream().filter(Draft::quiet).toList();
+        assertThat(quiet).isNotEmpty();
+        press(KeyCode.F3);
+        await("the first is in hand", () -> find("#drafts").isVisible() && inHand() != null);
+        int asked = open().size() - quiet.size();
+        assertThat(texts("#drafts"))
+                .anyMatch(t ->
+                        t.startsWith(asked + " drafts, about") && t.endsWith("; " + quiet.size() + " more to read"));
+        for (int i = 1; i < asked; i++) {
+            assertThat(onFx(this::inHand).quiet()).isFalse();
+            press(KeyCode.F3);
+        }
+        Draft last = onFx(this::inHand);
+        assertThat(last.quiet()).isFalse();
+        press(KeyCode.F3);
+        assertThat(onFx(this::inHand).id()).as("there is no other").isEqualTo(last.id());
+    }
+
+    @Test
     void aDraftIsCorrectedInThePhraseLineAtItsOwnMoment() throws Exception {
         press(KeyCode.F3);
         await("the first is in hand", () -> find("#drafts").isVisible() && inHand() != null);

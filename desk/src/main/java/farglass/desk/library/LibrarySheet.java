@@ -23,8 +23,6 @@ import javafx.scene.control.Button;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
-import javafx.scene.input.KeyCode;
-import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
@@ -57,7 +55,6 @@ public final class LibrarySheet extends StackPane {
         this.desk = desk;
         this.report = report;
         this.close = close;
-        getStyleClass().add("veil");
         setId("library-sheet");
         VBox sheet = Ui.sheet(
                 Words.of("library.title"),
@@ -71,12 +68,6 @@ public final class LibrarySheet extends StackPane {
         sheet.setMaxSize(1100, 680);
         getChildren().add(sheet);
         backups.getSelectionModel().selectedItemProperty().addListener((o, was, is) -> compare(is));
-        addEventFilter(KeyEvent.KEY_PRESSED, e -> {
-            if (e.getCode() == KeyCode.ESCAPE) {
-                close.run();
-                e.consume();
-            }
-        });
         fill();
     }
 
