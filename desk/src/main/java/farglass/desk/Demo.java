@@ -57,9 +57,7 @@ public final class Demo {
      * be tagged.
      */
     static void prepare(Library library) throws LibraryException {
-        MatchRecord waiting = DemoLibrary.waiting(Lexicon.builtIn());
-        library.addAll(List.of(waiting));
-        commentary(library, waiting);
+        waiting(library);
         Plan plan = DemoLibrary.prepared();
         LibraryIndex index = LibraryIndex.of(library.matches(), Lexicon.builtIn());
         Profile them = Profile.of(index, plan.them(), Filter.ALL, 1);
@@ -70,6 +68,13 @@ public final class Demo {
             }
         }
         library.save(plan);
+    }
+
+    /** Adds the match that waits to be tagged, with what was said over it beside its film. */
+    static void waiting(Library library) throws LibraryException {
+        MatchRecord waiting = DemoLibrary.waiting(Lexicon.builtIn());
+        library.addAll(List.of(waiting));
+        commentary(library, waiting);
     }
 
     /** Lays the commentary beside the film it is spoken over, where captions of a user's own film would lie. */

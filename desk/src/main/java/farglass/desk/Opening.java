@@ -43,8 +43,13 @@ final class Opening {
             Library library = Library.open(file, CLOCK);
             if (made) {
                 try {
-                    if (Demo.fill(library) && args.contains("--demo")) {
-                        Demo.prepare(library);
+                    if (Demo.fill(library)) {
+                        if (args.contains("--demo")) {
+                            Demo.prepare(library);
+                        } else {
+                            // pictures show a plan that nobody has touched
+                            Demo.waiting(library);
+                        }
                     }
                 } catch (LibraryException | RuntimeException e) {
                     library.close();
