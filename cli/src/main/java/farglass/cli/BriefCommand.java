@@ -11,6 +11,7 @@ import farglass.matchup.gameplan.GamePlan;
 import farglass.plan.Assignment;
 import farglass.plan.Plan;
 import farglass.scout.ScoutingReport;
+import farglass.text.Language;
 import farglass.work.meeting.MeetingService;
 import farglass.work.profile.ProfileService;
 import farglass.work.publish.BriefPublication;
@@ -105,7 +106,7 @@ final class BriefCommand implements Callable<Integer> {
                 .filter(Meeting::enough)
                 .map(m -> Proposal.of(m.solve()))
                 .map(x -> new GamePageWriter(
-                                Locale.ENGLISH,
+                                Language.locale(),
                                 source.words().lexicon(),
                                 PersonName.first(source.index().name(p.us())),
                                 PersonName.first(source.index().name(p.them())))

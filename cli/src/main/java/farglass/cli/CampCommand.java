@@ -7,6 +7,7 @@ import farglass.camp.CardWriter;
 import farglass.camp.Preparation;
 import farglass.camp.Skill;
 import farglass.camp.SkillSetting;
+import farglass.text.Language;
 import java.time.DayOfWeek;
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -131,7 +132,7 @@ final class CampCommand implements Callable<Integer> {
         settings.put("gain", SkillSetting.USUAL.gain());
         settings.put("scaleMinutes", SkillSetting.USUAL.scaleMinutes());
         m.put("settings", settings);
-        m.put("care", CardWriter.care(Locale.ENGLISH));
+        m.put("care", CardWriter.care(Language.locale()));
         return m;
     }
 }

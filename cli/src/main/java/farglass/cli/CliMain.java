@@ -1,5 +1,6 @@
 package farglass.cli;
 
+import farglass.text.Language;
 import farglass.text.PlainLine;
 import java.io.FileDescriptor;
 import java.io.FileOutputStream;
@@ -155,6 +156,8 @@ public final class CliMain {
 
     public static void main(String[] args) {
         System.setProperty("java.awt.headless", "true");
+        // scripts read what commands print: English unless it is asked for, whatever the system speaks
+        Language.named(System.getenv().getOrDefault("FARGLASS_LANGUAGE", "")).use();
         PrintStream out = new PrintStream(new FileOutputStream(FileDescriptor.out), true, StandardCharsets.UTF_8);
         PrintStream err = new PrintStream(new FileOutputStream(FileDescriptor.err), true, StandardCharsets.UTF_8);
         int code = run(out, err, Clock.system(ZoneId.systemDefault()), args);

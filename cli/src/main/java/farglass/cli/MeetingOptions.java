@@ -11,13 +11,13 @@ import farglass.matchup.solve.Constraints;
 import farglass.matchup.solve.SolverSettings;
 import farglass.rules.Ruleset;
 import farglass.tendency.LibraryIndex;
+import farglass.text.Language;
 import farglass.work.meeting.MeetingService;
 import farglass.work.session.TeamWords;
 import java.nio.file.Path;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.util.List;
-import java.util.Locale;
 import picocli.CommandLine.Option;
 
 /** Who meets whom, under which rules. */
@@ -84,12 +84,12 @@ final class MeetingOptions {
     }
 
     MeetingWriter writer() {
-        return new MeetingWriter(Locale.ENGLISH, source.words().lexicon(), first(us), first(them));
+        return new MeetingWriter(Language.locale(), source.words().lexicon(), first(us), first(them));
     }
 
     /** The page of the game plan. */
     GamePage page(Proposal p) {
-        return new GamePageWriter(Locale.ENGLISH, source.words().lexicon(), first(us), first(them))
+        return new GamePageWriter(Language.locale(), source.words().lexicon(), first(us), first(them))
                 .page(p, GamePlan.of(p, index));
     }
 

@@ -10,6 +10,7 @@ import farglass.profile.Tables;
 import farglass.scout.GameFigures;
 import farglass.store.json.ProfileJson;
 import farglass.tendency.Filter;
+import farglass.text.Language;
 import farglass.work.publish.GamePublication;
 import farglass.work.publish.Material;
 import farglass.work.publish.ProfilePublication;
@@ -17,7 +18,6 @@ import java.nio.file.Path;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.Callable;
@@ -102,7 +102,7 @@ final class ProfileCommand implements Callable<Integer> {
 
     private void write(Profile profile, Source source) throws Unreadable {
         Material material = source.material(null);
-        ProfilePublication papers = new ProfilePublication(material, profile, new ClaimWriter(Locale.ENGLISH));
+        ProfilePublication papers = new ProfilePublication(material, profile, new ClaimWriter(Language.locale()));
         if (csv != null) {
             source.write(papers.table(), csv);
         }

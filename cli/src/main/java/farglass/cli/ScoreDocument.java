@@ -71,7 +71,7 @@ final class ScoreDocument {
         m.put("heldMs", n.heldMs());
         m.put("needMs", n.needMs());
         m.put("missing", n.missing());
-        m.put("why", n.why());
+        m.put("why", n.words());
         return m;
     }
 

@@ -7,6 +7,8 @@ import farglass.lexicon.Term;
 import farglass.match.Side;
 import farglass.tendency.Filter;
 import farglass.tendency.Opponents;
+import farglass.text.CoreWords;
+import farglass.text.InEnglish;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -124,7 +126,8 @@ public record Asked(
         }
 
         Asked read(String text) {
-            String[] words = text.strip().toLowerCase(Locale.ROOT).split("[\\s,?]+");
+            String[] words =
+                    InEnglish.QUESTION.of(text.strip()).toLowerCase(Locale.ROOT).split("[\\s,?]+");
             int i = 0;
             while (i < words.length) {
                 int used = 0;
@@ -152,7 +155,7 @@ public record Asked(
             }
             if (AskWords.SIDES.containsKey(typed)) {
                 side = AskWords.SIDES.get(typed);
-                understood.add("to the " + side.code());
+                understood.add(CoreWords.of("ask.side", CoreWords.code(side.code())));
                 return true;
             }
             if (AskWords.MEASURES.containsKey(typed)) {
@@ -182,7 +185,7 @@ public record Asked(
             Matcher lead = LEAD.matcher(typed);
             if (lead.matches()) {
                 filter = filter.opponents(new Opponents(java.util.Set.of(), lead.group(1), null, null, null));
-                understood.add("against a " + lead.group(1) + " lead");
+                understood.add(CoreWords.of("ask.lead", CoreWords.code(lead.group(1))));
                 return true;
             }
             if (!typed.startsWith("against ")) {
@@ -193,7 +196,7 @@ public record Asked(
                 String name = e.getValue().toLowerCase(Locale.ROOT);
                 if (name.equals(who) || Arrays.asList(name.split("\\s+")).contains(who)) {
                     filter = filter.opponents(Opponents.only(e.getKey()));
-                    understood.add("against " + e.getValue());
+                    understood.add(CoreWords.of("ask.against", e.getValue()));
                     return true;
                 }
             }

@@ -22,6 +22,7 @@ import farglass.tendency.Evidence;
 import farglass.tendency.Filter;
 import farglass.tendency.LibraryIndex;
 import farglass.tendency.MatchFacts;
+import farglass.text.Language;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
@@ -68,7 +69,7 @@ public final class Briefing {
         this.page = page;
         this.index = index;
         this.names = names;
-        this.words = ResourceBundle.getBundle("farglass.brief.Brief", Locale.ENGLISH);
+        this.words = ResourceBundle.getBundle("farglass.brief.Brief", Language.locale());
     }
 
     /**

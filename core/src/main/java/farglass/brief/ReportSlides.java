@@ -7,10 +7,10 @@ import farglass.scout.ReportWriter;
 import farglass.scout.ScoutingReport;
 import farglass.scout.Sentence;
 import farglass.stats.TagRef;
+import farglass.text.Language;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Objects;
 
@@ -22,7 +22,7 @@ final class ReportSlides {
 
     private final ScoutingReport report;
     private final ReportEdits edits;
-    private final ReportWriter writer = new ReportWriter(Locale.ENGLISH);
+    private final ReportWriter writer = new ReportWriter(Language.locale());
 
     /** A slide before it has its heading: the first sentence is its text, the others stand under it. */
     record Told(List<String> sentences, List<TagRef> moments) {}

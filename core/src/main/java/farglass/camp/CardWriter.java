@@ -11,6 +11,7 @@ import farglass.matchup.model.ModelState;
 import farglass.matchup.model.StateSpace;
 import farglass.tendency.Evidence;
 import farglass.tendency.Reactions;
+import farglass.text.CoreWords;
 import java.text.MessageFormat;
 import java.util.ArrayList;
 import java.util.List;
@@ -133,7 +134,7 @@ public final class CardWriter {
 
     private String answer(String code) {
         return code.startsWith("=")
-                ? code.substring(1).replace('-', ' ')
+                ? CoreWords.code(code.substring(1))
                 : code.equals("none") ? say("brief.nothing") : writer.technique(code);
     }
 
@@ -154,7 +155,7 @@ public final class CardWriter {
                 ? ""
                 : say(
                         "brief.side",
-                        (mostlyRight ? Side.RIGHT : Side.LEFT).code(),
+                        CoreWords.code((mostlyRight ? Side.RIGHT : Side.LEFT).code()),
                         mostlyRight ? right : sides.size() - right,
                         sides.size());
         return say("brief.attack", writer.name(false), technique, tries.size(), worked, side);

@@ -17,6 +17,7 @@ import farglass.match.TagChanges;
 import farglass.match.TagIds;
 import farglass.phrase.Arrival;
 import farglass.rules.Ruleset;
+import farglass.text.CoreWords;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -66,33 +67,26 @@ final class AttemptCheck {
                         i,
                         "start-place",
                         Severity.WARNING,
-                        "A " + t.name() + " does not usually start in " + lexicon.positionName(here.place()) + "."));
+                        CoreWords.of("check.start-place", t.name(), lexicon.positionName(here.place()))));
             } else if (!t.role().allows(here.holder() == a.by(), here.guard() == a.by(), contested)) {
-                found.add(Finding.at(
-                                r,
-                                i,
-                                "wrong-role",
-                                Severity.WARNING,
-                                "Where they are, the other athlete can try a " + t.name() + ", not this one.")
+                found.add(Finding.at(r, i, "wrong-role", Severity.WARNING, CoreWords.of("check.wrong-role", t.name()))
                         .repair(
                                 Edit.replace(r, i, TagChanges.swapped(a)),
-                                "it was " + r.athlete(a.by().other()).surname()));
+                                CoreWords.of(
+                                        "repair.it-was",
+                                        r.athlete(a.by().other()).surname())));
             }
         }
         if (!t.sided() && !a.sides().isEmpty()) {
-            found.add(Finding.at(r, i, "side-without-meaning", Severity.INFO, "A " + t.name() + " has no side.")
-                    .repair(Edit.replace(r, i, a.sides(List.of())), "take the side away"));
+            found.add(Finding.at(r, i, "side-without-meaning", Severity.INFO, CoreWords.of("check.no-side", t.name()))
+                    .repair(Edit.replace(r, i, a.sides(List.of())), CoreWords.of("repair.no-side")));
         }
         if (rules.restricted().contains(a.technique()) || t.restricted().contains(rules.code())) {
             found.add(Finding.at(
-                    r,
-                    i,
-                    "restricted",
-                    Severity.INFO,
-                    "A " + t.name() + " is not allowed under " + rules.name() + "."));
+                    r, i, "restricted", Severity.INFO, CoreWords.of("check.restricted", t.name(), rules.title())));
         }
         if (t.family().equals("feint") && a.target() == null) {
-            found.add(Finding.at(r, i, "feint-of-what", Severity.INFO, "Nothing says what was feinted."));
+            found.add(Finding.at(r, i, "feint-of-what", Severity.INFO, CoreWords.of("check.feint")));
         }
         limb(a, t, i);
         arrival(a, t, i);
@@ -123,9 +117,11 @@ final class AttemptCheck {
                             i,
                             "limb-side",
                             Severity.WARNING,
-                            "Done to the own " + requireNonNull(side).code() + " it attacks the other's "
-                                    + limb.replace('-', ' ') + ".")
-                    .repair(Edit.replace(r, i, right), "write " + limb.replace('-', ' ')));
+                            CoreWords.of(
+                                    "check.limb",
+                                    CoreWords.code(requireNonNull(side).code()),
+                                    CoreWords.code(limb)))
+                    .repair(Edit.replace(r, i, right), CoreWords.of("repair.write", CoreWords.code(limb))));
         }
     }
 
@@ -143,11 +139,13 @@ final class AttemptCheck {
                                     i,
                                     "target-differs",
                                     Severity.WARNING,
-                                    "It says it led to " + lexicon.positionName(a.to()) + "; next they are in "
-                                            + lexicon.positionName(p.position()) + ".")
+                                    CoreWords.of(
+                                            "check.target",
+                                            lexicon.positionName(a.to()),
+                                            lexicon.positionName(p.position())))
                             .repair(
                                     Edit.replace(r, i, a.result(a.outcome(), a.reached(), p.position(), a.until())),
-                                    "it led to " + lexicon.positionName(p.position())));
+                                    CoreWords.of("repair.led", lexicon.positionName(p.position()))));
                 } else if (!soon) {
                     missing(a, t, i);
                 }
@@ -169,9 +167,10 @@ final class AttemptCheck {
                 .filter(p -> here == null || !p.code().equals(here.position()))
                 .ifPresent(p -> {
                     Tag there = Arrival.of(a.end(), t, a.by(), p);
-                    found.add(Finding.at(
-                                    r, i, "no-place-after", Severity.WARNING, "It was completed and no place follows.")
-                            .repair(Edit.addAll(r, TagIds.name(r, List.of(there))), "add " + p.name()));
+                    found.add(Finding.at(r, i, "no-place-after", Severity.WARNING, CoreWords.of("check.no-place"))
+                            .repair(
+                                    Edit.addAll(r, TagIds.name(r, List.of(there))),
+                                    CoreWords.of("repair.add", p.name())));
                 });
     }
 
@@ -191,9 +190,13 @@ final class AttemptCheck {
                             i,
                             "outcome-ladder",
                             Severity.WARNING,
-                            "Outcome " + requireNonNull(a.outcome()).code() + " and rung " + a.reached()
-                                    + " of 4 contradict each other.")
-                    .repair(Edit.replace(r, i, right), less ? "rung 4" : "completed"));
+                            CoreWords.of(
+                                    "check.ladder",
+                                    CoreWords.code(requireNonNull(a.outcome()).code()),
+                                    a.reached()))
+                    .repair(
+                            Edit.replace(r, i, right),
+                            less ? CoreWords.of("repair.rung") : CoreWords.code("completed")));
         }
     }
 
@@ -202,13 +205,8 @@ final class AttemptCheck {
             if (r.tags().get(k) instanceof Tag.Action b
                     && b.by() == a.by()
                     && b.technique().equals(a.technique())) {
-                found.add(Finding.at(
-                                r,
-                                i,
-                                "twice",
-                                Severity.WARNING,
-                                "The same attempt is tagged just before. Was a replay counted?")
-                        .repair(Edit.remove(r, i), "take it out"));
+                found.add(Finding.at(r, i, "twice", Severity.WARNING, CoreWords.of("check.twice"))
+                        .repair(Edit.remove(r, i), CoreWords.of("repair.take-out")));
                 return;
             }
         }

@@ -8,6 +8,7 @@ import farglass.match.MatchRecord;
 import farglass.match.Tag;
 import farglass.rules.Ruleset;
 import farglass.rules.Rulesets;
+import farglass.text.CoreWords;
 import java.util.ArrayList;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
@@ -38,9 +39,8 @@ final class AttireCheck {
                                     i,
                                     "gi-in-no-gi",
                                     Severity.WARNING,
-                                    "The match is no-gi, and this is done with the cloth of a gi: "
-                                            + name(code, lexicon) + ".")
-                            .repair(wearing(r, "gi"), "the match is in the gi"));
+                                    CoreWords.of("check.cloth", name(code, lexicon)))
+                            .repair(wearing(r, "gi"), CoreWords.of("repair.in-gi")));
                 }
             }
         }
@@ -51,13 +51,14 @@ final class AttireCheck {
         Finding f = Finding.whole(
                         "attire-differs",
                         Severity.WARNING,
-                        "The match is " + worn + " and its ruleset (" + rules.name() + ") is for " + wanted + ".")
-                .repair(wearing(r, wanted), "the match is " + wanted);
+                        CoreWords.of("check.attire", CoreWords.code(worn), rules.title(), CoreWords.code(wanted)))
+                .repair(wearing(r, wanted), CoreWords.of("repair.attire", CoreWords.code(wanted)));
         return Rulesets.builtIn().all().stream()
                 .filter(o -> worn.equals(o.attire()))
                 .findFirst()
                 .map(o -> f.repair(
-                        new Edit.SetDetails(r.details(), r.details().ruleset(o.code())), "the ruleset is " + o.name()))
+                        new Edit.SetDetails(r.details(), r.details().ruleset(o.code())),
+                        CoreWords.of("repair.ruleset", o.title())))
                 .orElse(f);
     }
 

@@ -4,6 +4,7 @@ import farglass.lexicon.Lexicon;
 import farglass.match.Finding;
 import farglass.match.MatchRecord;
 import farglass.match.Tag;
+import farglass.text.CoreWords;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -72,7 +73,7 @@ public final class CodeCheck {
                         findings,
                         record,
                         i,
-                        "body fact",
+                        "body-fact",
                         b.fact(),
                         lexicon.facts().contains(b.fact()));
             }
@@ -88,7 +89,7 @@ public final class CodeCheck {
                     index,
                     "unknown-code",
                     Finding.Severity.WARNING,
-                    "The lexicon has no " + what + " \"" + code + "\". It is kept as it is."));
+                    CoreWords.of("check.unknown-code", CoreWords.code(what), code)));
         }
     }
 }

@@ -8,6 +8,7 @@ import farglass.match.Finding.Severity;
 import farglass.match.MatchRecord;
 import farglass.match.RemarkKind;
 import farglass.match.Tag;
+import farglass.text.CoreWords;
 import farglass.time.MatchTime;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
@@ -33,8 +34,8 @@ final class HoldCheck {
                                     before,
                                     "grip-twice",
                                     Severity.INFO,
-                                    "This " + name(g, lexicon) + " is taken again while it is held.")
-                            .repair(ended(r, before, g.t(), "lost"), "it was lost before"));
+                                    CoreWords.of("check.grip-twice", name(g, lexicon)))
+                            .repair(ended(r, before, g.t(), "lost"), CoreWords.of("repair.lost-before")));
                 }
                 held.put(hand, i);
             } else if (tag instanceof Tag.Resume s && s.position() != null) {
@@ -48,11 +49,10 @@ final class HoldCheck {
 
     private static void error(MatchRecord r, Tag.Remark m, int i, List<Finding> found) {
         if (m.by() == null) {
-            found.add(Finding.at(r, i, "whose-error", Severity.INFO, "Nothing says whose error this was."));
+            found.add(Finding.at(r, i, "whose-error", Severity.INFO, CoreWords.of("check.whose-error")));
         }
         if (m.punished() == null) {
-            found.add(Finding.at(
-                    r, i, "error-unpunished", Severity.INFO, "Nothing says whether the error was punished."));
+            found.add(Finding.at(r, i, "error-unpunished", Severity.INFO, CoreWords.of("check.error-unpunished")));
         }
     }
 
@@ -72,8 +72,8 @@ final class HoldCheck {
                                 i,
                                 "grip-over-restart",
                                 Severity.INFO,
-                                "This " + name(g, lexicon) + " outlasts a restart elsewhere.")
-                        .repair(ended(r, i, t, "over"), "it ended with the stop"));
+                                CoreWords.of("check.grip-over-restart", name(g, lexicon)))
+                        .repair(ended(r, i, t, "over"), CoreWords.of("repair.ended-stop")));
             }
         }
         held.clear();

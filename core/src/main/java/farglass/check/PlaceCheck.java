@@ -11,6 +11,7 @@ import farglass.match.PositionLine;
 import farglass.match.Span;
 import farglass.match.Tag;
 import farglass.match.TagIds;
+import farglass.text.CoreWords;
 import farglass.time.Clock;
 import farglass.time.ClockMap;
 import java.util.ArrayList;
@@ -64,42 +65,51 @@ final class PlaceCheck {
         Position place = known.get();
         boolean entangled = place.attackValue() != null;
         if (place.neutral() && (p.holder() != null || p.guard() != null)) {
-            found.add(Finding.at(r, i, "ahead-in-neutral", Severity.WARNING, "Nobody is ahead in " + place.name() + ".")
-                    .repair(change(i, p, null, null), "nobody is ahead"));
+            found.add(Finding.at(
+                            r,
+                            i,
+                            "ahead-in-neutral",
+                            Severity.WARNING,
+                            CoreWords.of("check.ahead-in-neutral", place.name()))
+                    .repair(change(i, p, null, null), CoreWords.of("repair.nobody-ahead")));
         } else if (place.guard()
                 && p.guard() == null
                 && p.holder() == null
                 && !p.position().equals("F50")) {
             Finding f =
-                    Finding.at(r, i, "who-plays-guard", Severity.ERROR, "Nothing says who plays " + place.name() + ".");
+                    Finding.at(r, i, "who-plays-guard", Severity.ERROR, CoreWords.of("check.who-plays", place.name()));
             Corner likely = guardBefore(i);
             found.add(
                     likely == null
                             ? f
                             : f.repair(
                                     change(i, p, likely.other(), likely),
-                                    r.athlete(likely).surname() + " plays guard"));
+                                    CoreWords.of(
+                                            "repair.plays-guard",
+                                            r.athlete(likely).surname())));
         } else if (place.guard() && p.guard() != null && p.guard() == p.holder() && !entangled) {
             found.add(Finding.at(
                             r,
                             i,
                             "ahead-and-guard",
                             Severity.WARNING,
-                            "The same athlete is ahead and plays guard in " + place.name() + ".")
-                    .repair(change(i, p, p.guard().other(), p.guard()), "the other is on top"));
+                            CoreWords.of("check.ahead-and-guard", place.name()))
+                    .repair(change(i, p, p.guard().other(), p.guard()), CoreWords.of("repair.other-on-top")));
         } else if (!place.guard() && place.holder() && p.holder() == null) {
-            Finding f = Finding.at(
-                    r, i, "who-is-ahead", Severity.ERROR, "Nothing says who is ahead in " + place.name() + ".");
+            Finding f =
+                    Finding.at(r, i, "who-is-ahead", Severity.ERROR, CoreWords.of("check.who-is-ahead", place.name()));
             Corner likely = actorBefore(i);
             found.add(
                     likely == null
                             ? f
                             : f.repair(
                                     change(i, p, likely, null),
-                                    r.athlete(likely).surname() + " is ahead"));
+                                    CoreWords.of(
+                                            "repair.is-ahead", r.athlete(likely).surname())));
         } else if (!place.guard() && p.guard() != null && !p.position().equals("LCK")) {
-            found.add(Finding.at(r, i, "guard-in-pin", Severity.WARNING, "Nobody plays guard in " + place.name() + ".")
-                    .repair(change(i, p, p.holder(), null), "nobody plays guard"));
+            found.add(
+                    Finding.at(r, i, "guard-in-pin", Severity.WARNING, CoreWords.of("check.guard-in-pin", place.name()))
+                            .repair(change(i, p, p.holder(), null), CoreWords.of("repair.nobody-guard")));
         }
         if (p.position().equals("LCK")) {
             lock(p, i);
@@ -108,12 +118,7 @@ final class PlaceCheck {
 
     private void lock(Tag.Position p, int i) {
         if (p.threat() == null) {
-            found.add(Finding.at(
-                    r,
-                    i,
-                    "lock-without-threat",
-                    Severity.INFO,
-                    "A lock is held and nothing says how dangerous it was (2 or 3)."));
+            found.add(Finding.at(r, i, "lock-without-threat", Severity.INFO, CoreWords.of("check.lock-threat")));
         }
         boolean tried = r.tags().stream()
                 .anyMatch(t -> t instanceof Tag.Action a
@@ -122,13 +127,8 @@ final class PlaceCheck {
                         && Math.abs(a.t().since(p.t())) <= 15_000);
         if (!tried && p.holder() != null && p.technique() != null) {
             Tag attempt = Tag.Action.of(p.t(), p.holder(), p.technique());
-            found.add(Finding.at(
-                            r,
-                            i,
-                            "lock-without-attempt",
-                            Severity.WARNING,
-                            "A lock is held and no attempt leads to it.")
-                    .repair(Edit.addAll(r, TagIds.name(r, List.of(attempt))), "add the attempt"));
+            found.add(Finding.at(r, i, "lock-without-attempt", Severity.WARNING, CoreWords.of("check.lock-attempt"))
+                    .repair(Edit.addAll(r, TagIds.name(r, List.of(attempt))), CoreWords.of("repair.add-attempt")));
         }
     }
 
@@ -162,8 +162,8 @@ final class PlaceCheck {
                 && Objects.equals(before.variant(), p.variant())
                 && !p.position().equals("LCK");
         if (same) {
-            found.add(Finding.at(r, i, "same-place-again", Severity.INFO, "This is the place they were in already.")
-                    .repair(Edit.remove(r, i), "take it out"));
+            found.add(Finding.at(r, i, "same-place-again", Severity.INFO, CoreWords.of("check.same-place"))
+                    .repair(Edit.remove(r, i), CoreWords.of("repair.take-out")));
         }
     }
 
@@ -174,8 +174,12 @@ final class PlaceCheck {
             boolean byPosition = r.tags().get(s.tag()) instanceof Tag.Position;
             if (s.lengthMs() < BLINK_MS && s.exit() == Span.Exit.MOVED && byPosition) {
                 found.add(Finding.at(
-                                r, s.tag(), "blink", Severity.WARNING, "This place lasts " + s.lengthMs() + " ms only.")
-                        .repair(Edit.remove(r, s.tag()), "take it out"));
+                                r,
+                                s.tag(),
+                                "blink",
+                                Severity.WARNING,
+                                CoreWords.of("check.blink", Long.toString(s.lengthMs())))
+                        .repair(Edit.remove(r, s.tag()), CoreWords.of("repair.take-out")));
             }
             if (s.lengthMs() >= LONG_MS && quiet(s)) {
                 found.add(Finding.at(
@@ -183,7 +187,7 @@ final class PlaceCheck {
                         s.tag(),
                         "long-place",
                         Severity.INFO,
-                        "Nothing else is tagged here for " + Clock.seconds(s.lengthMs()) + "."));
+                        CoreWords.of("check.long-place", Clock.seconds(s.lengthMs()))));
             }
             if (k > 0 && byPosition && s.byAction() < 0 && !spans.get(k - 1).censored()) {
                 unlikely(spans.get(k - 1), s);
@@ -211,8 +215,10 @@ final class PlaceCheck {
                     now.tag(),
                     "unlikely-transition",
                     Severity.WARNING,
-                    "From " + lexicon.positionName(before.position()) + " to " + lexicon.positionName(now.position())
-                            + " with nothing between. Tag what happened."));
+                    CoreWords.of(
+                            "check.unlikely",
+                            lexicon.positionName(before.position()),
+                            lexicon.positionName(now.position()))));
         }
     }
 
@@ -227,12 +233,7 @@ final class PlaceCheck {
                 Tag t = r.tags().get(i);
                 boolean inside = t.t().compareTo(g.from()) > 0 && t.t().compareTo(g.to()) < 0;
                 if (inside && (t instanceof Tag.Action || t instanceof Tag.Position)) {
-                    found.add(Finding.at(
-                            r,
-                            i,
-                            "no-film-here",
-                            Severity.INFO,
-                            "No film shows this moment live. Was it taken from a replay?"));
+                    found.add(Finding.at(r, i, "no-film-here", Severity.INFO, CoreWords.of("check.no-film")));
                 }
             }
         }

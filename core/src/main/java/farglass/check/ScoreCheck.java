@@ -11,6 +11,7 @@ import farglass.match.MatchRecord;
 import farglass.match.Outcome;
 import farglass.match.Tag;
 import farglass.rules.Score;
+import farglass.text.CoreWords;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -33,8 +34,7 @@ final class ScoreCheck {
         }
         for (int i = 0; i < r.tags().size(); i++) {
             if (r.tags().get(i) instanceof Tag.Call c && c.call() == CallKind.POINTS && c.value() == null) {
-                found.add(Finding.at(
-                        r, i, "points-without-value", Severity.ERROR, "Points are called and nothing says how many."));
+                found.add(Finding.at(r, i, "points-without-value", Severity.ERROR, CoreWords.of("check.how-many")));
             }
         }
         return found;
@@ -54,8 +54,9 @@ final class ScoreCheck {
             return told;
         }
         Tag pull = Tag.Action.of(p.t(), guard, "guard-pull").result(Outcome.COMPLETED, 4, p.position(), null);
-        Finding pulled =
-                f.repair(new Edit.Add(f.index(), pull), r.athlete(guard).surname() + " pulled guard");
+        Finding pulled = f.repair(
+                new Edit.Add(f.index(), pull),
+                CoreWords.of("repair.pulled", r.athlete(guard).surname()));
         return told.repairs().stream().reduce(pulled, (g, x) -> g.repair(x.edit(), x.words()), (g, h) -> h);
     }
 
@@ -69,7 +70,7 @@ final class ScoreCheck {
                 Tag worked = a.result(Outcome.COMPLETED, 4, p.position(), a.until());
                 return f.repair(
                         Edit.replace(r, i, worked),
-                        r.athlete(top).surname() + "'s " + lexicon.techniqueName(a.technique()) + " worked");
+                        CoreWords.of("repair.worked", r.athlete(top).surname(), lexicon.techniqueName(a.technique())));
             }
         }
         return lexicon.techniques().stream()
@@ -79,7 +80,7 @@ final class ScoreCheck {
                         new Edit.Add(
                                 f.index(),
                                 Tag.Action.of(p.t(), top, t.code()).result(Outcome.COMPLETED, 4, p.position(), null)),
-                        r.athlete(top).surname() + " took him down (" + t.name() + ")"))
+                        CoreWords.of("repair.took-down", r.athlete(top).surname(), t.name())))
                 .orElse(f);
     }
 }

@@ -10,6 +10,7 @@ import farglass.match.PositionLine;
 import farglass.match.Side;
 import farglass.match.Span;
 import farglass.match.Tag;
+import farglass.text.CoreWords;
 import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.List;
@@ -151,11 +152,11 @@ public final class SecondPass {
         switch (asks) {
             case SIDE -> {
                 Tag.Action a = (Tag.Action) tag;
-                choices.add(new Choice("left", a.sided(Side.LEFT)));
-                choices.add(new Choice("right", a.sided(Side.RIGHT)));
-                choices.add(new Choice("left, then right", a.sides(List.of(Side.LEFT, Side.RIGHT))));
-                choices.add(new Choice("right, then left", a.sides(List.of(Side.RIGHT, Side.LEFT))));
-                choices.add(new Choice("not visible", a.sided(Side.NOT_VISIBLE)));
+                choices.add(new Choice(CoreWords.code("left"), a.sided(Side.LEFT)));
+                choices.add(new Choice(CoreWords.code("right"), a.sided(Side.RIGHT)));
+                choices.add(new Choice(CoreWords.of("choice.left-right"), a.sides(List.of(Side.LEFT, Side.RIGHT))));
+                choices.add(new Choice(CoreWords.of("choice.right-left"), a.sides(List.of(Side.RIGHT, Side.LEFT))));
+                choices.add(new Choice(CoreWords.code("not-visible"), a.sided(Side.NOT_VISIBLE)));
             }
             case LEVEL -> {
                 Tag.Action a = (Tag.Action) tag;
@@ -166,30 +167,31 @@ public final class SecondPass {
                     choices.add(
                             new Choice(ladder.get(level - 1), a.result(outcome(a, level), level, a.to(), a.until())));
                 }
-                choices.add(new Choice("not visible", a.result(Outcome.NOT_VISIBLE, null, a.to(), a.until())));
+                choices.add(new Choice(
+                        CoreWords.code("not-visible"), a.result(Outcome.NOT_VISIBLE, null, a.to(), a.until())));
             }
             case ANSWER ->
                 ANSWERS.stream()
                         .filter(lexicon.answers()::contains)
                         .forEach(answer ->
-                                choices.add(new Choice(answer.replace('-', ' '), ((Tag.Action) tag).answered(answer))));
+                                choices.add(new Choice(CoreWords.code(answer), ((Tag.Action) tag).answered(answer))));
             case CAUSE -> {
                 for (Cause c : Cause.values()) {
                     if (c != Cause.NOT_VISIBLE) {
-                        choices.add(new Choice(c.code(), ((Tag.Position) tag).caused(c)));
+                        choices.add(new Choice(CoreWords.code(c.code()), ((Tag.Position) tag).caused(c)));
                     }
                 }
-                choices.add(new Choice("not visible", ((Tag.Position) tag).caused(Cause.NOT_VISIBLE)));
+                choices.add(new Choice(CoreWords.code("not-visible"), ((Tag.Position) tag).caused(Cause.NOT_VISIBLE)));
             }
             case CHECKPOINT -> {
                 Tag.Action a = (Tag.Action) tag;
                 String point = unchecked(a, lexicon).orElseThrow();
-                choices.add(new Choice(point.replace('-', ' ') + ": met", a.checked(point, true)));
-                choices.add(new Choice("not met", a.checked(point, false)));
+                choices.add(new Choice(CoreWords.of("choice.met", CoreWords.code(point)), a.checked(point, true)));
+                choices.add(new Choice(CoreWords.of("choice.not-met"), a.checked(point, false)));
             }
             case DEPTH -> {
                 for (String depth : List.of("deep", "shallow", "not-visible")) {
-                    choices.add(new Choice(depth.replace('-', ' '), ((Tag.Grip) tag).deep(depth)));
+                    choices.add(new Choice(CoreWords.code(depth), ((Tag.Grip) tag).deep(depth)));
                 }
             }
         }

@@ -8,6 +8,7 @@ import farglass.match.MatchRecord;
 import farglass.match.RecordKind;
 import farglass.match.Tag;
 import farglass.match.TagInfo;
+import farglass.text.CoreWords;
 import farglass.time.MatchTime;
 import java.util.ArrayList;
 import java.util.List;
@@ -19,7 +20,7 @@ final class ShapeCheck {
     static List<Finding> findings(MatchRecord r, Lexicon lexicon) {
         List<Finding> found = new ArrayList<>();
         if (r.tags().isEmpty()) {
-            found.add(Finding.whole("empty", Severity.INFO, "Nothing has been tagged yet."));
+            found.add(Finding.whole("empty", Severity.INFO, CoreWords.of("check.empty")));
             return found;
         }
         if (r.kind() == RecordKind.MATCH) {
@@ -34,23 +35,22 @@ final class ShapeCheck {
         int starts = 0;
         for (int i = 0; i < r.tags().size(); i++) {
             if (r.tags().get(i) instanceof Tag.Start && ++starts > 1) {
-                found.add(Finding.at(r, i, "second-start", Severity.WARNING, "The match starts a second time.")
-                        .repair(Edit.remove(r, i), "take it out"));
+                found.add(Finding.at(r, i, "second-start", Severity.WARNING, CoreWords.of("check.second-start"))
+                        .repair(Edit.remove(r, i), CoreWords.of("repair.take-out")));
             }
         }
         MatchTime first = r.tags().get(0).t();
         if (starts == 0) {
             Tag start = new Tag.Start(first, TagInfo.NONE);
-            found.add(Finding.at(r, 0, "no-start", Severity.INFO, "Nothing says when the match starts.")
-                    .repair(new Edit.Add(0, start), "start it at its first tag"));
+            found.add(Finding.at(r, 0, "no-start", Severity.INFO, CoreWords.of("check.no-start"))
+                    .repair(new Edit.Add(0, start), CoreWords.of("repair.start")));
         }
         boolean placed = r.tags().stream().anyMatch(t -> t instanceof Tag.Position p && p.t().equals(first));
         boolean acts = r.tags().stream().anyMatch(t -> t instanceof Tag.Action || t instanceof Tag.Position);
         if (!placed && acts && first.equals(MatchTime.ZERO)) {
             Tag standing = Tag.Position.of(first, "STD", null, null);
-            found.add(
-                    Finding.at(r, 0, "no-first-place", Severity.WARNING, "Nothing says where the two are at the start.")
-                            .repair(Edit.add(r, standing), "they start standing free"));
+            found.add(Finding.at(r, 0, "no-first-place", Severity.WARNING, CoreWords.of("check.no-first-place"))
+                    .repair(Edit.add(r, standing), CoreWords.of("repair.standing")));
         }
     }
 
@@ -58,8 +58,8 @@ final class ShapeCheck {
         int ends = 0;
         for (int i = 0; i < r.tags().size(); i++) {
             if (r.tags().get(i) instanceof Tag.End && ++ends > 1) {
-                found.add(Finding.at(r, i, "second-end", Severity.WARNING, "The match ends a second time.")
-                        .repair(Edit.remove(r, i), "take it out"));
+                found.add(Finding.at(r, i, "second-end", Severity.WARNING, CoreWords.of("check.second-end"))
+                        .repair(Edit.remove(r, i), CoreWords.of("repair.take-out")));
             }
         }
         if (ends > 0) {
@@ -70,12 +70,8 @@ final class ShapeCheck {
                     && a.completed()
                     && lexicon.familyOf(a.technique()).equals("submission")) {
                 found.add(Finding.at(
-                                r,
-                                i,
-                                "finish-without-end",
-                                Severity.WARNING,
-                                "A submission is completed and the match has no end.")
-                        .repair(Edit.add(r, new Tag.End(a.end(), TagInfo.NONE)), "end it there"));
+                                r, i, "finish-without-end", Severity.WARNING, CoreWords.of("check.finish-without-end"))
+                        .repair(Edit.add(r, new Tag.End(a.end(), TagInfo.NONE)), CoreWords.of("repair.end-there")));
                 return;
             }
         }
@@ -83,9 +79,8 @@ final class ShapeCheck {
         if (r.details().result() != null) {
             int last = r.tags().size() - 1;
             MatchTime end = r.end().compareTo(length) > 0 ? r.end() : length;
-            found.add(Finding.at(
-                            r, last, "no-end", Severity.INFO, "The result is written and nothing says when it ended.")
-                    .repair(Edit.add(r, new Tag.End(end, TagInfo.NONE)), "end it when the time is up"));
+            found.add(Finding.at(r, last, "no-end", Severity.INFO, CoreWords.of("check.no-end"))
+                    .repair(Edit.add(r, new Tag.End(end, TagInfo.NONE)), CoreWords.of("repair.end-time")));
         }
     }
 
@@ -95,8 +90,8 @@ final class ShapeCheck {
             Tag tag = r.tags().get(i);
             if (tag instanceof Tag.Stop) {
                 if (stopped >= 0) {
-                    found.add(Finding.at(r, i, "stopped-twice", Severity.WARNING, "The match is stopped already here.")
-                            .repair(Edit.remove(r, i), "take it out"));
+                    found.add(Finding.at(r, i, "stopped-twice", Severity.WARNING, CoreWords.of("check.stopped-twice"))
+                            .repair(Edit.remove(r, i), CoreWords.of("repair.take-out")));
                 }
                 stopped = i;
             } else if (tag instanceof Tag.Resume) {
@@ -106,8 +101,8 @@ final class ShapeCheck {
                                     i,
                                     "resume-without-stop",
                                     Severity.WARNING,
-                                    "The match goes on without having been stopped.")
-                            .repair(stopBefore(r, i), "stop it just before"));
+                                    CoreWords.of("check.resume-without-stop"))
+                            .repair(stopBefore(r, i), CoreWords.of("repair.stop-before")));
                 }
                 stopped = -1;
             } else if (stopped >= 0 && (tag instanceof Tag.Action || tag instanceof Tag.Position)) {
@@ -119,8 +114,8 @@ final class ShapeCheck {
                                     stopped,
                                     "stop-without-resume",
                                     Severity.WARNING,
-                                    "The match is stopped and goes on without a restart.")
-                            .repair(Edit.add(r, resume), "restart it in the same place"));
+                                    CoreWords.of("check.stop-without-resume"))
+                            .repair(Edit.add(r, resume), CoreWords.of("repair.restart")));
                     stopped = -1;
                 }
             }

@@ -1,6 +1,8 @@
 package farglass.conduct;
 
 import farglass.lexicon.Lexicon;
+import farglass.text.CoreWords;
+import farglass.text.InEnglish;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -14,7 +16,7 @@ import org.jspecify.annotations.Nullable;
  * action or its family, a grip, a position, a body fact, {@code restart}; {@code our} and {@code their} say whose.
  */
 public final class ClauseReader {
-    private static final String TIME = "(\\d+(?:\\.\\d+)?) ?(?:s|sec|seconds?)";
+    private static final String TIME = "(\\d+(?:[.,]\\d+)?) ?(?:s|sec|seconds?)";
     private static final Pattern SOON =
             Pattern.compile("(.+?) (?:within|in) " + TIME + " (?:of|after)(?: every| each| any)? (.+)");
     private static final Pattern BRIEF = Pattern.compile("(.+?)(?: for)? at most " + TIME + "(?: at a time)?");
@@ -28,6 +30,9 @@ public final class ClauseReader {
             List.of("one", "two", "three", "four", "five", "six", "seven", "eight", "nine", "ten");
     private static final Map<String, Boolean> WHOSE =
             Map.of("our ", true, "own ", true, "my ", true, "their ", false, "the opponent's ", false);
+    /** As Portuguese says it, after the thing. */
+    private static final List<String> THEIRS = List.of(" deles", " dele", " dela", " do adversário");
+
     private static final double MS = 1000;
 
     /**
@@ -39,6 +44,8 @@ public final class ClauseReader {
 
     private final Lexicon lexicon;
     private @Nullable String unknown;
+    /** What was looked up last. */
+    private @Nullable String missed;
 
     private ClauseReader(Lexicon lexicon) {
         this.lexicon = lexicon;
@@ -47,15 +54,13 @@ public final class ClauseReader {
     /** Reads one line; what is not understood is said in the reading. */
     public static Reading read(String text, Lexicon lexicon) {
         ClauseReader r = new ClauseReader(lexicon);
-        Measure m = r.measure(numbers(Lexicon.normal(text).replaceAll("[.;!]+$", "")));
+        Measure m = r.measure(numbers(Lexicon.normal(InEnglish.CLAUSE.of(text)).replaceAll("[.;!]+$", "")));
         if (m != null) {
             return new Reading(m, null);
         }
         return new Reading(
                 null,
-                r.unknown != null
-                        ? "\"" + r.unknown + "\" is no action, grip, position or body fact of the lexicon"
-                        : "nothing here can be counted; say how soon, how long, how many, or with or without what");
+                r.unknown != null ? CoreWords.of("conduct.unknown", r.unknown) : CoreWords.of("conduct.uncounted"));
     }
 
     private static String numbers(String text) {
@@ -99,7 +104,7 @@ public final class ClauseReader {
     }
 
     private static long ms(String seconds) {
-        return Math.round(Double.parseDouble(seconds) * MS);
+        return Math.round(Double.parseDouble(seconds.replace(',', '.')) * MS);
     }
 
     private @Nullable Measure only(String deed, boolean wanted, String state) {
@@ -121,20 +126,34 @@ public final class ClauseReader {
     }
 
     private @Nullable EventPattern sight(String typed) {
-        String words = FILLING.matcher(typed).replaceAll(" ").strip().replaceAll("\\s+", " ");
-        Boolean whose = null;
+        Optional<EventPattern> as = whose(typed.strip(), typed);
+        if (as.isEmpty()) {
+            String bare = FILLING.matcher(typed).replaceAll(" ").strip().replaceAll("\\s+", " ");
+            as = whose(bare, typed);
+            if (as.isEmpty()) {
+                unknown = unknown == null ? missed : unknown;
+            }
+        }
+        return as.orElse(null);
+    }
+
+    /** What the words stand for, without those that say whose it is. */
+    private Optional<EventPattern> whose(String said, String typed) {
+        String words = said;
+        boolean ours = true;
         for (Map.Entry<String, Boolean> w : WHOSE.entrySet()) {
             if (words.startsWith(w.getKey())) {
-                whose = w.getValue();
+                ours = w.getValue();
                 words = words.substring(w.getKey().length());
             }
         }
-        boolean ours = whose == null || whose;
-        Optional<EventPattern> s = EventPatternReader.whole(words, ours, typed, lexicon);
-        if (s.isPresent()) {
-            return s.get();
+        for (String end : THEIRS) {
+            if (words.endsWith(end)) {
+                ours = false;
+                words = words.substring(0, words.length() - end.length());
+            }
         }
-        unknown = unknown == null ? words : unknown;
-        return null;
+        missed = words;
+        return EventPatternReader.whole(words, ours, typed, lexicon);
     }
 }

@@ -17,10 +17,10 @@ import farglass.plan.ForkIntents;
 import farglass.plan.Plan;
 import farglass.tendency.LibraryIndex;
 import farglass.tendency.MatchFacts;
+import farglass.text.Language;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Objects;
 
@@ -66,8 +66,8 @@ public record DecisionCheck(
      */
     static List<DecisionCheck> of(Plan plan, MatchFacts facts, Corner us, LibraryIndex index, Meeting meeting) {
         MeetingSolution solved = meeting.solve();
-        MeetingWriter writer =
-                new MeetingWriter(Locale.ENGLISH, index.lexicon(), first(index, plan.us()), first(index, plan.them()));
+        MeetingWriter writer = new MeetingWriter(
+                Language.locale(), index.lexicon(), first(index, plan.us()), first(index, plan.them()));
         Map<Decision, String> laid = new LinkedHashMap<>();
         for (ForkIntents.Read r : ForkIntents.of(plan.openings(), writer.reader(solved))) {
             r.intent().meant().forEach(d -> laid.putIfAbsent(d, writer.own().sentence(r.intent(), d)));

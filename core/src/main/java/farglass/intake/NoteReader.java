@@ -11,6 +11,7 @@ import farglass.match.TagInfo;
 import farglass.phrase.Context;
 import farglass.phrase.PhraseReader;
 import farglass.phrase.Reading;
+import farglass.text.CoreWords;
 import farglass.time.Clock;
 import farglass.time.MatchTime;
 import java.util.ArrayList;
@@ -128,7 +129,7 @@ public final class NoteReader {
     private Row row(int number, List<String> row, OptionalLong time, MatchRecord now) {
         if (time.isEmpty()) {
             String told = cell(row, NoteColumn.TIME);
-            return left(number, told.isEmpty() ? "no time" : "\"" + told + "\" is not a time of this match");
+            return left(number, told.isEmpty() ? CoreWords.of("notes.no-time") : CoreWords.of("notes.not-time", told));
         }
         MatchTime t = MatchTime.ofMs(time.getAsLong());
         String note = cell(row, NoteColumn.NOTE);
@@ -149,10 +150,10 @@ public final class NoteReader {
         }
         if (!note.isEmpty()) {
             tags.add(note(t, note));
-            words = words.isEmpty() ? "note" : words + ", and a note";
+            words = words.isEmpty() ? CoreWords.code("note") : CoreWords.of("notes.and-note", words);
         }
         if (tags.isEmpty() && problem.isEmpty()) {
-            problem = "nothing to take in";
+            problem = CoreWords.of("notes.nothing");
         }
         return new Row(number, t, tags, words, problem, unknown);
     }

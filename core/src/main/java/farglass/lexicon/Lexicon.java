@@ -1,5 +1,6 @@
 package farglass.lexicon;
 
+import farglass.text.Language;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.LinkedHashMap;
@@ -30,9 +31,13 @@ public final class Lexicon {
         static final Lexicon INSTANCE = LexiconReader.readResource("lexicon.json");
     }
 
-    /** The lexicon that ships with the application. */
+    private static final class Portuguese {
+        static final Lexicon INSTANCE = BuiltIn.INSTANCE.named(Language.PORTUGUESE.tag());
+    }
+
+    /** The lexicon that ships with the application, its names in the language in force. */
     public static Lexicon builtIn() {
-        return BuiltIn.INSTANCE;
+        return Language.current() == Language.PORTUGUESE ? Portuguese.INSTANCE : BuiltIn.INSTANCE;
     }
 
     Lexicon(
@@ -250,6 +255,33 @@ public final class Lexicon {
             g.put(added.code(), added);
         }
         return new Lexicon(families.values(), p.values(), t.values(), g.values(), facts, answers, cloth, checkpoints);
+    }
+
+    /**
+     * This lexicon with the names of a language; the name that a term had is an alias then. A term without such a name,
+     * and one whose name in it is another's of its kind, keep theirs.
+     */
+    public Lexicon named(String language) {
+        return new Lexicon(
+                families.values().stream().map(f -> f.in(language)).toList(),
+                named(positions.values(), language),
+                named(techniques.values(), language),
+                named(grips.values(), language),
+                facts,
+                answers,
+                cloth,
+                checkpoints);
+    }
+
+    private <T extends Term> List<T> named(Collection<T> terms, String language) {
+        List<T> all = new ArrayList<>();
+        for (T t : terms) {
+            String name = t.names().get(language);
+            boolean taken =
+                    name == null || lookUp(name).stream().anyMatch(o -> o.getClass() == t.getClass() && !o.equals(t));
+            all.add(name == null || taken ? t : Renamed.of(t, name));
+        }
+        return all;
     }
 
     /** This lexicon with checkpoints by technique code. */

@@ -119,31 +119,8 @@ public record OwnTerms(
             next = next.with(g);
         }
         if (!shown.equals("en")) {
-            List<Term> all = new ArrayList<>(next.positions());
-            all.addAll(next.techniques());
-            all.addAll(next.grips());
-            for (Term t : all) {
-                next = named(next, t);
-            }
+            next = next.named(shown);
         }
         return next.withCheckpoints(checkpoints);
-    }
-
-    /**
-     * The term under its name in the language shown, the one it had as an alias; left alone where that name is
-     * another's.
-     */
-    private Lexicon named(Lexicon in, Term t) {
-        String name = t.names().get(shown);
-        if (name == null || !in.lookUp(name).stream().allMatch(t::equals)) {
-            return in;
-        }
-        List<String> aliases = new ArrayList<>(t.aliases());
-        aliases.add(t.name());
-        try {
-            return in.with(Renamed.of(t, name, aliases));
-        } catch (LexiconException e) {
-            return in;
-        }
     }
 }

@@ -1,5 +1,6 @@
 package farglass.lexicon;
 
+import java.util.ArrayList;
 import java.util.List;
 
 /** A term under another name. */
@@ -40,6 +41,14 @@ public final class Renamed {
                     aliases);
         }
         return new Grip(t.code(), name, t.names(), aliases);
+    }
+
+    /** The same term with another displayed name; the one it had is an alias. */
+    @SuppressWarnings("unchecked")
+    static <T extends Term> T of(T t, String name) {
+        List<String> aliases = new ArrayList<>(t.aliases());
+        aliases.add(t.name());
+        return (T) of(t, name, aliases);
     }
 
     /** The same position with another standing value, -1..1. */

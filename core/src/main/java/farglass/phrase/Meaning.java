@@ -13,6 +13,7 @@ import farglass.match.Outcome;
 import farglass.match.Side;
 import farglass.match.Tag;
 import farglass.match.TagInfo;
+import farglass.text.CoreWords;
 import farglass.time.MatchTime;
 import java.util.ArrayList;
 import java.util.List;
@@ -40,7 +41,10 @@ final class Meaning {
     }
 
     Reading reading() {
-        p.slips.forEach(slip -> inferred.add("read " + slip.replace(": ", " as ")));
+        p.slips.forEach(slip -> {
+            String[] read = slip.split(": ", 2);
+            inferred.add(CoreWords.of("phrase.read", read[0], read[1]));
+        });
         if (p.command != null) {
             return command();
         }
@@ -66,7 +70,7 @@ final class Meaning {
         if (term instanceof Grip grip) {
             return grip(grip);
         }
-        return missing("what did " + (p.who == null ? "they" : name(p.who)) + " do?");
+        return missing(p.who == null ? CoreWords.of("phrase.what") : CoreWords.of("phrase.what-did", name(p.who)));
     }
 
     private java.util.Map<String, String> fields() {
@@ -74,12 +78,12 @@ final class Meaning {
     }
 
     private Reading command() {
-        words.add(p.command);
+        words.add(TypedWords.written(requireNonNull(p.command)));
         return switch (p.command) {
             case "start" -> done(new Tag.Start(t, info));
             case "stop" -> {
                 if (p.reason != null) {
-                    words.add(p.reason);
+                    words.add(CoreWords.code(p.reason));
                 }
                 yield done(new Tag.Stop(t, p.reason, info));
             }
@@ -96,36 +100,36 @@ final class Meaning {
                     ? missing(whoQuestion(position))
                     : done(new Tag.Resume(t, position.code(), placed.holder(), placed.guard(), info));
         }
-        inferred.add("same position");
+        inferred.add(CoreWords.of("phrase.same-position"));
         return done(new Tag.Resume(t, null, null, null, info));
     }
 
     private Reading remark() {
-        words.add(requireNonNull(p.remark).code());
+        words.add(CoreWords.code(requireNonNull(p.remark).code()));
         if (p.who != null) {
             words.add(name(p.who));
         }
         if (p.text == null || p.text.isBlank()) {
-            return missing("write the remark");
+            return missing(CoreWords.of("phrase.write-remark"));
         }
         words.add(p.text);
         if (p.instead != null) {
-            words.add("instead: " + p.instead);
+            words.add(CoreWords.of("phrase.instead", p.instead));
         }
         if (p.punished != null) {
-            words.add(p.punished ? "punished" : "went free");
+            words.add(CoreWords.of(p.punished ? "phrase.punished" : "phrase.free"));
         }
         return done(new Tag.Remark(t, p.remark, p.who, "seen", p.text, p.instead, p.punished, fields(), info));
     }
 
     private Reading call() {
-        words.add(requireNonNull(p.call).code());
+        words.add(CoreWords.code(requireNonNull(p.call).code()));
         if (p.who == null) {
-            return missing("for whom? a or b");
+            return missing(CoreWords.of("phrase.for-whom"));
         }
         words.add(name(p.who));
         if (p.call == CallKind.POINTS && p.number == null) {
-            return missing("how many points?");
+            return missing(CoreWords.of("phrase.how-many"));
         }
         Integer value = p.call == CallKind.POINTS ? p.number : null;
         if (value != null) {
@@ -138,26 +142,26 @@ final class Meaning {
         Corner by = who(c.lastActor());
         words.add(grip.name());
         if (by == null) {
-            return missing("whose grip? a or b");
+            return missing(CoreWords.of("phrase.whose-grip"));
         }
         words.add(name(by));
         if (p.side != null) {
-            words.add(p.side.code() + " hand");
+            words.add(CoreWords.of("phrase.hand", CoreWords.code(p.side.code())));
         }
         if (p.depth != null) {
-            words.add(p.depth);
+            words.add(CoreWords.code(p.depth));
         }
         return done(new Tag.Grip(t, by, grip.code(), p.side, p.depth, null, null, info));
     }
 
     private Reading body() {
-        words.add(requireNonNull(p.fact).replace('-', ' '));
+        words.add(CoreWords.code(requireNonNull(p.fact)));
         if (p.who == null) {
-            return missing("of whom? a or b");
+            return missing(CoreWords.of("phrase.of-whom"));
         }
         words.add(name(p.who));
         if (p.side != null) {
-            words.add(p.side.code());
+            words.add(CoreWords.code(p.side.code()));
         }
         return done(new Tag.Body(t, p.who, p.fact, p.side, null, info));
     }
@@ -172,7 +176,8 @@ final class Meaning {
             if (p.fact == null && tag instanceof Tag.Grip g && g.until() == null) {
                 boolean meant = (grip == null || grip.equals(g.grip())) && (p.who == null || p.who == g.by());
                 if (meant) {
-                    words.add(lexicon.grip(g.grip()).map(Grip::name).orElse(g.grip()) + " " + p.ended);
+                    words.add(lexicon.grip(g.grip()).map(Grip::name).orElse(g.grip()) + " "
+                            + CoreWords.code(requireNonNull(p.ended)));
                     (p.who == null ? inferred : words).add(name(g.by()));
                     return done(new Tag.Grip(g.t(), g.by(), g.grip(), g.hand(), g.depth(), t, p.ended, g.info()));
                 }
@@ -182,13 +187,13 @@ final class Meaning {
                     && b.until() == null
                     && b.fact().equals(p.fact)) {
                 if (p.who == null || p.who == b.of()) {
-                    words.add(b.fact().replace('-', ' ') + " over");
+                    words.add(CoreWords.of("phrase.over", CoreWords.code(b.fact())));
                     (p.who == null ? inferred : words).add(name(b.of()));
                     return done(new Tag.Body(b.t(), b.of(), b.fact(), b.side(), t, b.info()));
                 }
             }
         }
-        return missing(p.fact == null ? "no such grip is held now" : "no such thing goes on now");
+        return missing(CoreWords.of(p.fact == null ? "phrase.no-grip" : "phrase.no-fact"));
     }
 
     private Reading position(Position position) {
@@ -198,13 +203,13 @@ final class Meaning {
             return missing(whoQuestion(position));
         }
         if (p.side != null) {
-            words.add(p.side.code());
+            words.add(CoreWords.code(p.side.code()));
         }
         return done(tag.sided(p.side).caused(p.cause).with(info));
     }
 
     private static String whoQuestion(Position position) {
-        return position.guard() ? "who plays guard? a or b" : "who is ahead? a or b";
+        return CoreWords.of(position.guard() ? "phrase.who-guard" : "phrase.who-ahead");
     }
 
     /** The named athlete plays the guard, or holds the place; without a name the roles stay as they are. */
@@ -219,7 +224,7 @@ final class Meaning {
             if (subject == null) {
                 return null;
             }
-            inferred.add(name(subject) + (guard ? " plays guard" : " ahead"));
+            inferred.add(CoreWords.of(guard ? "phrase.plays-guard" : "phrase.ahead", name(subject)));
         } else {
             words.add(name(subject));
         }
@@ -236,23 +241,26 @@ final class Meaning {
         Corner by = who(actor(technique));
         words.add(technique.name());
         if (by == null) {
-            return missing("who? a or b");
+            return missing(CoreWords.of("phrase.who"));
         }
         words.add(name(by));
         if (p.sides.contains(Side.NOT_VISIBLE)) {
-            words.add("side not visible");
+            words.add(CoreWords.of("phrase.side-hidden"));
         } else if (!p.sides.isEmpty()) {
-            words.add("to own "
-                    + String.join(", ", p.sides.stream().map(Side::code).toList()));
+            words.add(CoreWords.of(
+                    "phrase.own",
+                    String.join(
+                            ", ",
+                            p.sides.stream().map(s -> CoreWords.code(s.code())).toList())));
         }
         Integer reached = p.number;
         Outcome outcome = p.outcome;
         if (reached != null && reached > 4) {
-            return missing("how far: 1 to 4");
+            return missing(CoreWords.of("phrase.how-far"));
         }
         if (outcome == null && (p.target != null || (reached != null && reached == 4))) {
             outcome = Outcome.COMPLETED;
-            inferred.add("completed");
+            inferred.add(CoreWords.code("completed"));
         }
         if (reached == null && outcome == Outcome.COMPLETED) {
             reached = 4;
@@ -260,10 +268,10 @@ final class Meaning {
         if (outcome == null && reached != null) {
             int near = PhraseWords.NEAR_FROM.getOrDefault(technique.family(), PhraseWords.NEAR_FROM_OTHERS);
             outcome = reached >= near ? Outcome.NEAR : Outcome.STUFFED;
-            inferred.add(outcome.code());
+            inferred.add(CoreWords.code(outcome.code()));
         }
         if (p.outcome != null) {
-            words.add(p.outcome.code());
+            words.add(CoreWords.code(p.outcome.code()));
         }
         if (reached != null) {
             String rung =
@@ -279,20 +287,21 @@ final class Meaning {
         boolean submission = technique.family().equals("submission");
         if (target == null && completed && !submission && !technique.to().isEmpty()) {
             target = lexicon.position(technique.to().get(0)).orElseThrow();
-            inferred.add("to " + target.name());
+            inferred.add(CoreWords.of("phrase.to", target.name()));
         } else if (target != null) {
-            words.add("to " + target.name());
+            words.add(CoreWords.of("phrase.to", target.name()));
         }
         List<Side> sides = p.sides;
         if (p.feinted != null) {
-            words.add("pretends " + p.feinted.name());
+            words.add(CoreWords.of("phrase.pretends", p.feinted.name()));
         }
         if (p.believed != null) {
-            words.add(p.believed ? "believed" : "not believed");
+            words.add(CoreWords.of(p.believed ? "phrase.believed" : "phrase.not-believed"));
         }
-        p.checks.forEach((check, met) -> words.add(check.replace('-', ' ') + (met ? " met" : " not met")));
+        p.checks.forEach(
+                (check, met) -> words.add(CoreWords.of(met ? "phrase.met" : "phrase.not-met", CoreWords.code(check))));
         if (p.answer != null) {
-            words.add("answered by " + p.answer.replace('-', ' '));
+            words.add(CoreWords.of("phrase.answered", CoreWords.code(p.answer)));
         }
         Tag.Action action = Tag.Action.of(t, by, technique.code())
                 .builder()
@@ -309,7 +318,7 @@ final class Meaning {
         List<Tag> tags = new ArrayList<>();
         tags.add(action);
         if (completed && submission) {
-            inferred.add("ends the match");
+            inferred.add(CoreWords.of("phrase.ends"));
             tags.add(new Tag.End(t, TagInfo.NONE));
         } else if (completed && target != null) {
             tags.add(Arrival.of(t, technique, by, target).caused(p.cause));

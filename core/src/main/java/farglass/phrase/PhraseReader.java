@@ -1,15 +1,18 @@
 package farglass.phrase;
 
+import farglass.lexicon.Family;
 import farglass.lexicon.Lexicon;
 import farglass.lexicon.Position;
 import farglass.lexicon.Technique;
 import farglass.lexicon.Term;
 import farglass.match.Corner;
+import farglass.text.CoreWords;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.Set;
 import java.util.regex.Matcher;
 import org.jspecify.annotations.Nullable;
 
@@ -63,7 +66,19 @@ public final class PhraseReader {
         return i;
     }
 
+    /** What stands here, as it is typed or as the English word that it means. */
     private int take(String[] words, int i, Parts p, Context context) {
+        int used = takeEnglish(words, i, p, context);
+        String english = TypedWords.english(words[i]);
+        if (used > 0 || english.equalsIgnoreCase(words[i])) {
+            return used;
+        }
+        String[] meant = words.clone();
+        meant[i] = english;
+        return takeEnglish(meant, i, p, context);
+    }
+
+    private int takeEnglish(String[] words, int i, Parts p, Context context) {
         String w = words[i].toLowerCase(Locale.ROOT);
         if (p.who == null && corner(w, context) != null) {
             p.who = corner(w, context);
@@ -129,13 +144,13 @@ public final class PhraseReader {
             start++;
         }
         int end = words.length;
-        if (end > start && PhraseWords.PUNISHED.containsKey(words[end - 1].toLowerCase(Locale.ROOT))) {
+        if (end > start && PhraseWords.PUNISHED.containsKey(TypedWords.english(words[end - 1]))) {
             end--;
-            p.punished = PhraseWords.PUNISHED.get(words[end].toLowerCase(Locale.ROOT));
+            p.punished = PhraseWords.PUNISHED.get(TypedWords.english(words[end]));
         }
         int instead = end;
         for (int i = start; i < end; i++) {
-            if (words[i].equalsIgnoreCase(PhraseWords.INSTEAD)) {
+            if (TypedWords.english(words[i]).equals(PhraseWords.INSTEAD)) {
                 instead = i;
                 p.instead = String.join(" ", Arrays.copyOfRange(words, i + 1, end));
                 break;
@@ -147,14 +162,22 @@ public final class PhraseReader {
     /** {@code answer grip strip}: what the other did. */
     private int takeAnswer(String[] words, int i, Parts p) {
         for (int n = Math.min(LONGEST_ALIAS, words.length - i - 1); n > 0; n--) {
-            String code = String.join("-", Arrays.copyOfRange(words, i + 1, i + 1 + n))
-                    .toLowerCase(Locale.ROOT);
-            if (lexicon.answers().contains(code)) {
-                p.answer = code;
+            Optional<String> code = coded(lexicon.answers(), Arrays.copyOfRange(words, i + 1, i + 1 + n));
+            if (code.isPresent()) {
+                p.answer = code.get();
                 return n + 1;
             }
         }
         return 0;
+    }
+
+    /** The code that is typed, or whose name is. */
+    private static Optional<String> coded(Set<String> codes, String[] words) {
+        String typed = Lexicon.normal(String.join(" ", words));
+        return codes.stream()
+                .filter(c -> Lexicon.normal(c).equals(typed)
+                        || Lexicon.normal(CoreWords.code(c)).equals(typed))
+                .findFirst();
     }
 
     /** A body fact, unless its single word is a term as well. */
@@ -163,10 +186,11 @@ public final class PhraseReader {
             return 0;
         }
         for (int n = Math.min(LONGEST_ALIAS, words.length - i); n > 0; n--) {
-            String typed = String.join("-", Arrays.copyOfRange(words, i, i + n)).toLowerCase(Locale.ROOT);
-            boolean term = !lexicon.lookUp(typed).isEmpty();
-            if (lexicon.facts().contains(typed) && !term) {
-                p.fact = typed;
+            String[] typed = Arrays.copyOfRange(words, i, i + n);
+            boolean term = !lexicon.lookUp(String.join(" ", typed)).isEmpty();
+            Optional<String> code = coded(lexicon.facts(), typed);
+            if (code.isPresent() && !term) {
+                p.fact = code.get();
                 return n;
             }
         }
@@ -217,11 +241,11 @@ public final class PhraseReader {
         if (!(p.term instanceof Technique technique)) {
             return 0;
         }
-        List<String> ladder = lexicon.family(technique.family()).orElseThrow().ladder();
+        Family family = lexicon.family(technique.family()).orElseThrow();
         for (int n = Math.min(LONGEST_ALIAS, words.length - i); n > 0; n--) {
             String typed = bare(String.join(" ", Arrays.copyOfRange(words, i, i + n)));
-            for (int rung = 0; rung < ladder.size(); rung++) {
-                if (bare(ladder.get(rung)).equals(typed)) {
+            for (int rung = 0; rung < family.ladder().size(); rung++) {
+                if (family.rung(rung).stream().anyMatch(r -> bare(r).equals(typed))) {
                     p.number = rung + 1;
                     return n;
                 }
@@ -301,8 +325,7 @@ public final class PhraseReader {
                 }
             }
         }
-        String problem = "\"" + String.join(" ", Arrays.copyOfRange(words, at, words.length))
-                + "\" is not a word of the lexicon";
+        String problem = CoreWords.of("phrase.unknown", String.join(" ", Arrays.copyOfRange(words, at, words.length)));
         return new Reading(
                 List.of(),
                 List.of(),
@@ -329,7 +352,10 @@ public final class PhraseReader {
                 List.copyOf(PhraseWords.REMARKS.keySet()),
                 PhraseWords.COMMANDS)) {
             fixed.stream()
-                    .filter(w -> w.length() > 1 && w.startsWith(prefix))
+                    .filter(w -> w.length() > 1)
+                    .map(TypedWords::written)
+                    .filter(w -> w.startsWith(prefix))
+                    .distinct()
                     .sorted()
                     .forEach(found::add);
         }

@@ -10,8 +10,8 @@ import org.jspecify.annotations.Nullable;
  * "lasso sweep over scissor sweep because of long legs except in no-gi": what is preferred to what, why, and when not.
  */
 public final class PreferenceWords {
-    private static final Pattern SAID =
-            Pattern.compile("(?i)(.+?)(?: over (.+?))?(?: because (.+?))?(?: except (.+?))?");
+    private static final Pattern SAID = Pattern.compile(
+            "(?i)(.+?)(?: (?:over|em vez de) (.+?))?" + "(?: (?:because|porque) (.+?))?(?: (?:except|exceto) (.+?))?");
     private static final String[] FIELDS = {"choice", "over", "reason", "except"};
 
     private PreferenceWords() {}

@@ -31,7 +31,8 @@ import org.jspecify.annotations.Nullable;
 public final class TagQuery {
     private static final int LONGEST = 6;
     private static final Pattern LEVEL = Pattern.compile("([1-4])\\+?");
-    private static final Set<String> SKIPPED = Set.of("or", "and", "to", "the", "all", ",", "by");
+    private static final Set<String> SKIPPED =
+            Set.of("or", "and", "to", "the", "all", ",", "by", "ou", "para", "por", "todas", "todos");
 
     private final Set<String> terms = new HashSet<>();
     private final Set<String> families = new HashSet<>();
@@ -68,7 +69,7 @@ public final class TagQuery {
     }
 
     private int take(String[] words, int i, Lexicon lexicon, Collection<String> names) {
-        String w = words[i];
+        String w = TypedWords.english(words[i]);
         Matcher level = LEVEL.matcher(w);
         if (PhraseWords.SIDES.containsKey(w)) {
             sides.add(PhraseWords.SIDES.get(w));
@@ -89,9 +90,9 @@ public final class TagQuery {
         }
         boolean name = names.stream()
                 .anyMatch(x ->
-                        Arrays.asList(x.toLowerCase(Locale.ROOT).split("\\s+")).contains(w));
+                        Arrays.asList(x.toLowerCase(Locale.ROOT).split("\\s+")).contains(words[i]));
         if (name) {
-            athletes.add(w);
+            athletes.add(words[i]);
         }
         return name ? 1 : 0;
     }

@@ -11,6 +11,7 @@ import farglass.tendency.Evidence;
 import farglass.tendency.LibraryIndex;
 import farglass.tendency.Reactions;
 import farglass.tendency.Transitions;
+import farglass.text.CoreWords;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -96,7 +97,7 @@ public record Answer(Asked asked, List<Claim> claims, Evidence evidence) {
             BetaPrior prior = one ? q.success(asked.techniques().get(0)) : q.familySuccess(family);
             List<String> args = asked.side() == null
                     ? words()
-                    : words(requireNonNull(asked.side()).code());
+                    : words(CoreWords.code(requireNonNull(asked.side()).code()));
             claims.add(q.proportion(
                     template + "." + asked.subject(),
                     Claim.Topic.TECHNIQUE,
@@ -118,9 +119,9 @@ public record Answer(Asked asked, List<Claim> claims, Evidence evidence) {
                         "ask.side." + asked.subject(),
                         Claim.Topic.SIDE,
                         "ask.side",
-                        words(requireNonNull(asked.side()).code()),
+                        words(CoreWords.code(requireNonNull(asked.side()).code())),
                         trials,
-                        BetaPrior.fixed(0.5, 4, "no side preferred"),
+                        BetaPrior.fixed(0.5, 4, CoreWords.of("prior.no-side")),
                         q.baseline().sideRho(acts.get(0).family()),
                         acts.size() - trials.size()));
             }

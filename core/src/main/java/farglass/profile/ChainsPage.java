@@ -8,6 +8,8 @@ import farglass.tendency.Evidence;
 import farglass.tendency.Exchanges;
 import farglass.tendency.MatchFacts;
 import farglass.tendency.Sequences;
+import farglass.text.CoreWords;
+import farglass.text.Language;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashSet;
@@ -55,7 +57,8 @@ final class ChainsPage {
                 c.lift(),
                 new Estimate.Interval(c.liftLo(), Math.max(c.lift(), 2 * c.lift() - c.liftLo()), 0.95),
                 c.grade(),
-                new Estimate.Reference(1, String.format(java.util.Locale.ROOT, "%.1f expected", c.expected())),
+                new Estimate.Reference(
+                        1, CoreWords.of("prior.expected", String.format(Language.locale(), "%.1f", c.expected()))),
                 null,
                 c.trials().stream().map(t -> t.tag()).toList());
         return Claim.of(
@@ -65,7 +68,7 @@ final class ChainsPage {
                 q.words(
                         SequenceClaims.words(q, c.steps()),
                         Integer.toString(c.exchanges()),
-                        String.format(java.util.Locale.ROOT, "%.1f", c.expected())),
+                        String.format(Language.locale(), "%.1f", c.expected())),
                 Claim.Unit.TIMES_EXPECTED,
                 e,
                 c.trials());

@@ -21,6 +21,7 @@ import farglass.tendency.Filter;
 import farglass.tendency.Level;
 import farglass.tendency.Opening;
 import farglass.tendency.PositionTimes;
+import farglass.text.CoreWords;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -154,8 +155,7 @@ final class ClaimFactory {
                 evidence.visits((place, role) -> denominator.test(place, role) && wanted.test(place, role));
         Estimate e = PositionTimes.share(evidence, places, denominator);
         if (evidence.filter().baseline()) {
-            e = e.against(
-                    baseline.share(wanted, denominator, evidence.athlete()), "average of the others in the library");
+            e = e.against(baseline.share(wanted, denominator, evidence.athlete()), CoreWords.of("prior.average"));
         }
         return Claim.of(
                 id,

@@ -2,6 +2,8 @@ package farglass.profile;
 
 import farglass.stats.Estimate;
 import farglass.stats.Grade;
+import farglass.text.CoreWords;
+import farglass.text.Language;
 import java.text.MessageFormat;
 import java.util.ArrayList;
 import java.util.List;
@@ -63,11 +65,10 @@ public final class ClaimWriter {
         }
         boolean endless = c.unit() == Claim.Unit.TIMES_EXPECTED;
         String lo = value(c.unit(), c.estimate().lo());
+        String hi = value(c.unit(), c.estimate().hi());
         String range = endless
                 ? "\u2265 " + lo
-                : lo
-                        + (c.unit() == Claim.Unit.DIFFERENCE ? " to " : "\u2013")
-                        + value(c.unit(), c.estimate().hi());
+                : c.unit() == Claim.Unit.DIFFERENCE ? CoreWords.of("range.difference", lo, hi) : lo + "\u2013" + hi;
         String unit = "unit." + c.unit();
         return words.containsKey(unit) ? range + " " + words.getString(unit) : range;
     }
@@ -79,11 +80,11 @@ public final class ClaimWriter {
         }
         return switch (unit) {
             case SHARE, TIME_SHARE -> percent(v);
-            case PER_TEN_MINUTES -> String.format(Locale.ROOT, v < 10 ? "%.1f" : "%.0f", v);
-            case TIME -> String.format(Locale.ROOT, "%.1f", v / 1000);
-            case DIFFERENCE -> String.format(Locale.ROOT, "%+d", Math.round(v * 100));
+            case PER_TEN_MINUTES -> String.format(Language.locale(), v < 10 ? "%.1f" : "%.0f", v);
+            case TIME -> String.format(Language.locale(), "%.1f", v / 1000);
+            case DIFFERENCE -> String.format(Language.locale(), "%+d", Math.round(v * 100));
             case COUNT -> Long.toString((long) v);
-            case TIMES_EXPECTED -> String.format(Locale.ROOT, v < 10 ? "\u00d7%.1f" : "\u00d7%.0f", v);
+            case TIMES_EXPECTED -> String.format(Language.locale(), v < 10 ? "\u00d7%.1f" : "\u00d7%.0f", v);
         };
     }
 
@@ -146,7 +147,7 @@ public final class ClaimWriter {
     }
 
     private static String minutes(double ms) {
-        return String.format(Locale.ROOT, "%.1f", ms / 60_000);
+        return String.format(Language.locale(), "%.1f", ms / 60_000);
     }
 
     private String format(String key, Object... args) {

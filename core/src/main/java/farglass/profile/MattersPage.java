@@ -10,6 +10,7 @@ import farglass.stats.BetaPrior;
 import farglass.stats.Clustering;
 import farglass.stats.Trial;
 import farglass.tendency.Evidence;
+import farglass.text.CoreWords;
 import farglass.time.MatchTime;
 import java.util.ArrayDeque;
 import java.util.ArrayList;
@@ -125,7 +126,7 @@ final class MattersPage {
                     claims,
                     "matters.fact." + fact.who() + "." + fact.fact() + "." + family,
                     "matters.fact." + fact.who(),
-                    q.words(family.replace('-', ' '), fact.fact().replace('-', ' ')),
+                    q.words(CoreWords.code(family), CoreWords.code(fact.fact())),
                     acts,
                     a -> requireNonNull(there.get(a)).contains(fact)));
         }
@@ -170,7 +171,7 @@ final class MattersPage {
                         claims,
                         "matters.grip." + grip + "." + family,
                         "matters.grip",
-                        q.words(family.replace('-', ' '), name),
+                        q.words(CoreWords.code(family), name),
                         acts,
                         a -> requireNonNull(held.get(a)).stream()
                                 .anyMatch(g -> g.grip().equals(grip)));
@@ -179,14 +180,14 @@ final class MattersPage {
                     claims,
                     "matters.prepared." + family,
                     "matters.prepared",
-                    q.words(family.replace('-', ' ')),
+                    q.words(CoreWords.code(family)),
                     acts,
                     a -> !requireNonNull(held.get(a)).isEmpty());
             compare(
                     claims,
                     "matters.deep." + family,
                     "matters.deep",
-                    q.words(family.replace('-', ' ')),
+                    q.words(CoreWords.code(family)),
                     acts.stream()
                             .filter(a -> requireNonNull(held.get(a)).stream().anyMatch(g -> g.depth() != null))
                             .toList(),
@@ -218,7 +219,7 @@ final class MattersPage {
                                 claims,
                                 "matters.check." + code + "." + point,
                                 "matters.check",
-                                q.words(q.lexicon().techniqueName(code), point.replace('-', ' ')),
+                                q.words(q.lexicon().techniqueName(code), CoreWords.code(point)),
                                 acts.stream()
                                         .filter(a -> a.action().checks().containsKey(point))
                                         .toList(),
@@ -232,7 +233,7 @@ final class MattersPage {
     private List<Claim> turns() {
         List<Claim> claims = new ArrayList<>();
         families().forEach((family, acts) -> {
-            String name = family.replace('-', ' ');
+            String name = CoreWords.code(family);
             List<Evidence.Act> sided =
                     acts.stream().filter(a -> !a.action().sides().isEmpty()).toList();
             List<Evidence.Act> turned =
@@ -280,7 +281,7 @@ final class MattersPage {
         }
         List<Claim> claims = new ArrayList<>();
         families().forEach((family, acts) -> {
-            String name = family.replace('-', ' ');
+            String name = CoreWords.code(family);
             compare(
                     claims,
                     "matters.again." + family,
@@ -325,7 +326,7 @@ final class MattersPage {
                         claims,
                         "matters.hard." + family,
                         "matters.hard",
-                        q.words(family.replace('-', ' ')),
+                        q.words(CoreWords.code(family)),
                         acts,
                         a -> hard.contains(a)));
         return clearFirst(claims);
@@ -359,7 +360,7 @@ final class MattersPage {
                         "matters.cause." + c.code(),
                         Claim.Topic.MATTER,
                         "matters.caused",
-                        q.words(c.code()),
+                        q.words(CoreWords.code(c.code())),
                         with,
                         without,
                         BetaPrior.jeffreys(),

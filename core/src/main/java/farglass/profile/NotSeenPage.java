@@ -8,6 +8,7 @@ import farglass.stats.Grade;
 import farglass.stats.NeverSeen;
 import farglass.tendency.Baseline;
 import farglass.tendency.Evidence;
+import farglass.text.CoreWords;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
@@ -76,7 +77,7 @@ final class NotSeenPage {
                 0,
                 new Estimate.Interval(0, upper, 0.95),
                 Grade.of(matches, matches, unit == Claim.Unit.SHARE ? upper : 0),
-                new Estimate.Reference(Double.NaN, "exact upper bound"),
+                new Estimate.Reference(Double.NaN, CoreWords.of("prior.bound")),
                 null,
                 List.of());
         return Claim.of(id, Claim.Topic.NOT_SEEN, template, words, unit, e, List.of());
@@ -148,7 +149,7 @@ final class NotSeenPage {
                                 Claim.Topic.PLACE,
                                 "never.place",
                                 q.words(
-                                        family.replace('-', ' '),
+                                        CoreWords.code(family),
                                         missing,
                                         Integer.toString(seen.size()),
                                         Integer.toString(positions.size())),

@@ -7,6 +7,7 @@ import farglass.match.Situation;
 import farglass.stats.Trial;
 import farglass.tendency.DwellTimes;
 import farglass.tendency.Evidence;
+import farglass.text.CoreWords;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
@@ -99,7 +100,7 @@ final class PassingPage {
                         "stopped." + answer,
                         Claim.Topic.LADDER,
                         "passing.answered",
-                        q.words(answer.replace('-', ' ')),
+                        q.words(CoreWords.code(answer)),
                         trials));
             });
         }

@@ -7,10 +7,11 @@ import farglass.stats.Trial;
 import farglass.tendency.Dilemmas;
 import farglass.tendency.Evidence;
 import farglass.tendency.Reactions;
+import farglass.text.CoreWords;
+import farglass.text.Language;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
-import java.util.Locale;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
 
@@ -47,7 +48,7 @@ final class ReactionsPage {
             String trigger = q.lexicon().techniqueName(row.trigger());
             List<Claim> claims = answers(q, template, row);
             boolean timed = !Double.isNaN(row.medianDelayMs());
-            String delay = timed ? String.format(Locale.ROOT, "%.1f", row.medianDelayMs() / 1000) : "";
+            String delay = timed ? String.format(Language.locale(), "%.1f", row.medianDelayMs() / 1000) : "";
             sections.add(new Section(
                     timed ? title : title + ".untimed",
                     q.words(trigger, Integer.toString(row.count()), delay),
@@ -85,7 +86,7 @@ final class ReactionsPage {
 
     private String name(String answer) {
         return answer.startsWith("=")
-                ? answer.substring(1).replace('-', ' ')
+                ? CoreWords.code(answer.substring(1))
                 : q.lexicon().techniqueName(answer);
     }
 

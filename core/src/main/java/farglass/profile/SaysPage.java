@@ -5,6 +5,7 @@ import farglass.lexicon.Term;
 import farglass.match.RemarkKind;
 import farglass.match.Tag;
 import farglass.stats.Trial;
+import farglass.text.CoreWords;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -59,7 +60,7 @@ final class SaysPage {
         String reason = r.fields().getOrDefault("reason", "");
         String except = r.fields().getOrDefault("except", "");
         String why = reason + (except.isEmpty() ? "" : (reason.isEmpty() ? "" : "; ") + "except " + except);
-        String against = over == null || over.isBlank() ? "other " + family.replace('-', ' ') : over;
+        String against = over == null || over.isBlank() ? CoreWords.of("says.other", CoreWords.code(family)) : over;
         return trials.isEmpty()
                 ? null
                 : q.plain(

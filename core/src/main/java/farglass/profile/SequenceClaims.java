@@ -3,8 +3,8 @@ package farglass.profile;
 import farglass.stats.SideBias;
 import farglass.tendency.Exchanges;
 import farglass.tendency.Sequence;
+import farglass.text.Language;
 import java.util.List;
-import java.util.Locale;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 
@@ -51,7 +51,9 @@ final class SequenceClaims {
     private static String onward(List<Sequence.Onward> onward) {
         return onward.stream()
                 .map(o -> o.x() + "/" + o.n()
-                        + (Double.isNaN(o.average()) ? "" : String.format(Locale.ROOT, " (%.0f%%)", 100 * o.average())))
+                        + (Double.isNaN(o.average())
+                                ? ""
+                                : String.format(Language.locale(), " (%.0f%%)", 100 * o.average())))
                 .collect(Collectors.joining(", "));
     }
 

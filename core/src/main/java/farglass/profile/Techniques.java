@@ -9,6 +9,7 @@ import farglass.stats.GammaPrior;
 import farglass.stats.SideBias;
 import farglass.stats.Trial;
 import farglass.tendency.Evidence;
+import farglass.text.CoreWords;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -88,7 +89,7 @@ final class Techniques {
                         (place, role) -> true,
                         GammaPrior.jeffreys());
                 if (c != null) {
-                    claims.add(c.against(q.landedMean(code), "average of the others in the library")
+                    claims.add(c.against(q.landedMean(code), CoreWords.of("prior.average"))
                             .shown(Claim.Prominence.DETAIL));
                 }
             }
@@ -219,7 +220,7 @@ final class Techniques {
                 template + preferred.code(),
                 q.words(),
                 trials,
-                BetaPrior.fixed(0.5, 4, "no side preferred"),
+                BetaPrior.fixed(0.5, 4, CoreWords.of("prior.no-side")),
                 q.baseline().sideRho(family),
                 hidden);
         double effect = Clustering.designEffect(

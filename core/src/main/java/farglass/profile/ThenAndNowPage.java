@@ -10,6 +10,7 @@ import farglass.stats.ClusteredShares;
 import farglass.stats.FalseDiscovery;
 import farglass.stats.Trial;
 import farglass.tendency.Evidence;
+import farglass.text.CoreWords;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Collection;
@@ -281,8 +282,7 @@ final class ThenAndNowPage {
             Tag.Action action = a.action();
             if (a.decided() && !action.completed() && action.answer() != null) {
                 met.merge(
-                        q.lexicon().techniqueName(action.technique()) + ": "
-                                + action.answer().replace('-', ' '),
+                        q.lexicon().techniqueName(action.technique()) + ": " + CoreWords.code(action.answer()),
                         1,
                         Integer::sum);
             }

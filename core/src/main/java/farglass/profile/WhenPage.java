@@ -6,6 +6,7 @@ import farglass.stats.Trial;
 import farglass.tendency.Evidence;
 import farglass.tendency.Filter;
 import farglass.tendency.Moment;
+import farglass.text.CoreWords;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -114,7 +115,7 @@ final class WhenPage {
                     title + "." + key + ".pace",
                     Claim.Topic.CONTEXT,
                     title + ".pace",
-                    q.words(key.replace('-', ' ')),
+                    q.words(CoreWords.code(key)),
                     attacks,
                     (p, r) -> true,
                     GammaPrior.jeffreys());
@@ -130,7 +131,7 @@ final class WhenPage {
                         title + "." + key + ".works",
                         Claim.Topic.CONTEXT,
                         title + ".works",
-                        q.words(key.replace('-', ' ')),
+                        q.words(CoreWords.code(key)),
                         decided));
             }
         });

@@ -8,6 +8,7 @@ import farglass.match.Tag;
 import farglass.rules.Score.Advantage;
 import farglass.rules.Score.Award;
 import farglass.rules.Score.Near;
+import farglass.text.CoreWords;
 import farglass.time.MatchTime;
 import java.util.ArrayList;
 import java.util.List;
@@ -88,7 +89,7 @@ final class AttemptAdvantages {
         String award = family.equals("pin-advance") ? AWARD_OF_ADVANCE.get(a.technique()) : AWARD_OF_FAMILY.get(family);
         String name = lexicon.technique(a.technique()).map(Technique::name).orElse(a.technique());
         return java.util.Optional.of(new Candidate(
-                a.t().ms(), a.end().ms(), a.by(), award, family, name + ", rung " + a.reached() + " of 4", index));
+                a.t().ms(), a.end().ms(), a.by(), award, family, CoreWords.of("rules.rung", name, reached), index));
     }
 
     /** Whether that attempt succeeded after all. */

@@ -48,21 +48,9 @@ record Hold(
     Near near(long until, long needMs, Reason missing) {
         long held = Math.min(needMs, until - from - unseenMs);
         String why = switch (missing) {
-            case LATE -> award + " began before points count";
-            case STOPPAGE -> held(held, needMs) + " when the match was stopped";
-            case END -> held(held, needMs) + " when the match ended";
-            case NOT_SEEN -> held(held, needMs) + " before it went out of the picture";
-            default -> held(held, needMs);
+            case LATE, STOPPAGE, END, NOT_SEEN -> "rules.hold." + missing.code();
+            default -> "rules.hold";
         };
         return new Near(MatchTime.ofMs(from), who, award, held, needMs, missing.code(), why, tag);
-    }
-
-    /**
-     * Put together by hand: simulated matches by the thousand pass through here, and a formatter took a tenth of their
-     * time.
-     */
-    private String held(long held, long needMs) {
-        long tenths = Math.round(held / 100.0);
-        return award + " held " + tenths / 10 + "." + tenths % 10 + " s of " + Math.round(needMs / 1e3);
     }
 }

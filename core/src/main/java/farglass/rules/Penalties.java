@@ -7,6 +7,7 @@ import farglass.match.Tag;
 import farglass.rules.Score.Advantage;
 import farglass.rules.Score.Award;
 import farglass.rules.Score.Penalty;
+import farglass.text.CoreWords;
 import farglass.time.MatchTime;
 import java.util.ArrayList;
 import java.util.EnumMap;
@@ -49,7 +50,7 @@ final class Penalties {
         PenaltyEffect effect =
                 ladder.isEmpty() ? new PenaltyEffect.Warning() : ladder.get(Math.min(number, ladder.size()) - 1);
         penalties.add(new Penalty(c.t(), c.who(), number, effect, tag));
-        String why = "penalty " + number + " of the other";
+        String why = CoreWords.of("rules.penalty", number);
         if (effect.advantages() > 0) {
             advantages.add(new Advantage(c.t(), c.who().other(), "penalty", why, tag));
         } else if (effect.points() > 0) {

@@ -11,6 +11,7 @@ import farglass.match.Tag;
 import farglass.rules.Score.Advantage;
 import farglass.rules.Score.Award;
 import farglass.rules.Score.Near;
+import farglass.text.CoreWords;
 import farglass.time.MatchTime;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -185,7 +186,7 @@ final class PointsPass {
 
         void collect() {
             if (p.neutral() && p.place().equals("DGP")) {
-                begin("double-pull", "came up on top out of a double guard pull");
+                begin("double-pull", CoreWords.of("rules.double-pull"));
             } else if (p.neutral() && guardPlace(p)) {
                 refuse("sweep", Reason.NOBODY_ON_TOP);
             } else if (p.neutral()) {
@@ -196,11 +197,11 @@ final class PointsPass {
                 refuse("sweep", denied != null ? denied : restored ? Reason.UNDONE : Reason.REVERSAL);
             }
             if (s.rank() >= 1 && !"back".equals(s.set()) && p.guardOf(x.other())) {
-                gain("pass", "past the guard", denied);
+                gain("pass", CoreWords.of("rules.past"), denied);
             }
             if (s.rank() >= 2 && s.set() != null && !(p.top() == x && s.set().equals(p.set()))) {
                 // the place itself is seen, however they came to it
-                gain(s.set(), "reached", denied == Reason.NOT_SEEN ? null : denied);
+                gain(s.set(), CoreWords.of("rules.reached"), denied == Reason.NOT_SEEN ? null : denied);
             }
             boolean behindBefore = p.top() == x && (HALF_BACK.contains(p.place()) || "back".equals(p.set()));
             if (HALF_BACK.contains(s.place())
@@ -223,7 +224,7 @@ final class PointsPass {
             } else if (denied != null) {
                 refuse("sweep", denied);
             } else {
-                begin("sweep", what("turned over from guard"));
+                begin("sweep", what(CoreWords.of("rules.turned")));
             }
         }
 
@@ -247,7 +248,7 @@ final class PointsPass {
                 }
             } else if (family.equals("guard-pull") && cause.by() == x.other()) {
                 if (attempts.underWay(x, p, s.from())) {
-                    begin("takedown", "takedown met by a guard pull");
+                    begin("takedown", CoreWords.of("rules.met"));
                 } else {
                     refuse("takedown", Reason.PULL);
                 }
@@ -256,15 +257,12 @@ final class PointsPass {
 
         /** Nobody is given anything for it until somebody says what happened. */
         private Finding unexplained() {
-            String to = s.guard() != null ? "a guard" : "the ground";
             return Finding.at(
                     record,
                     s.tag(),
                     "transition-without-action",
                     Finding.Severity.WARNING,
-                    "They go from standing to " + to + " and nothing says how. Tag the takedown"
-                            + (s.guard() != null ? " or the guard pull" : "")
-                            + "; until then nobody is given points for it.");
+                    CoreWords.of(s.guard() != null ? "rules.unexplained.guard" : "rules.unexplained.ground"));
         }
 
         private void gain(String award, String otherwise, @Nullable Reason refused) {
@@ -294,7 +292,14 @@ final class PointsPass {
         private void refuse(String award, Reason reason) {
             if (rules.value(award) != 0) {
                 near.add(new Near(
-                        MatchTime.ofMs(s.from()), x, award, 0, rules.holdMs(), reason.code(), reason.words(), s.tag()));
+                        MatchTime.ofMs(s.from()),
+                        x,
+                        award,
+                        0,
+                        rules.holdMs(),
+                        reason.code(),
+                        "reason." + reason.code(),
+                        s.tag()));
             }
         }
 

@@ -1,5 +1,6 @@
 package farglass.rules;
 
+import farglass.text.CoreWords;
 import java.time.LocalDate;
 import java.util.Collections;
 import java.util.LinkedHashMap;
@@ -78,5 +79,10 @@ public record Ruleset(
     /** Whether it holds on a day; on an unknown day it does. */
     public boolean validOn(@Nullable LocalDate day) {
         return day == null || ((from == null || !day.isBefore(from)) && (to == null || !day.isAfter(to)));
+    }
+
+    /** Its name in the language in force, for one that ships; else as the team has named it. */
+    public String title() {
+        return CoreWords.name(name);
     }
 }

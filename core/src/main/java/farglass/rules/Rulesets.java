@@ -78,6 +78,6 @@ public final class Rulesets {
 
     /** Its name; the code itself where no ruleset has it, nothing without a code. */
     public String name(@Nullable String code, @Nullable LocalDate day) {
-        return code == null ? "" : of(code, day).map(Ruleset::name).orElse(code);
+        return code == null ? "" : of(code, day).map(Ruleset::title).orElse(code);
     }
 }

@@ -3,8 +3,11 @@ package farglass.rules;
 import farglass.match.Corner;
 import farglass.match.Finding;
 import farglass.match.Method;
+import farglass.text.CoreWords;
+import farglass.text.Language;
 import farglass.time.MatchTime;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import org.jspecify.annotations.Nullable;
 
@@ -73,9 +76,25 @@ public record Score(
      * @param heldMs how long control was held
      * @param needMs how long it had to be
      * @param missing code of a {@link Reason}
+     * @param why key of the sentence that says it
      */
     public record Near(
-            MatchTime t, Corner who, String award, long heldMs, long needMs, String missing, String why, int tag) {}
+            MatchTime t, Corner who, String award, long heldMs, long needMs, String missing, String why, int tag) {
+        private static final double MS = 1000;
+
+        /**
+         * Why, in a sentence. Put together only when it is asked for: simulated matches by the thousand pass through
+         * here, and nobody reads why they were given nothing.
+         */
+        public String words() {
+            Locale locale = Language.locale();
+            return CoreWords.of(
+                    why,
+                    CoreWords.code(award),
+                    String.format(locale, "%.1f", heldMs / MS),
+                    String.format(locale, "%.0f", needMs / MS));
+        }
+    }
 
     /**
      * @param from what it was given for: a family, {@code near-} and an award, {@code penalty} or {@code double-pull}

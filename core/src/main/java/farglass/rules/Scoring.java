@@ -16,6 +16,7 @@ import farglass.rules.Score.Award;
 import farglass.rules.Score.Penalty;
 import farglass.rules.Score.Step;
 import farglass.rules.Score.Verdict;
+import farglass.text.CoreWords;
 import farglass.time.MatchTime;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -140,23 +141,25 @@ public final class Scoring {
             // the bell itself, and the calls made with it, come at the end and not after it
             boolean after = tag.t().ms() > end || (ended && tag.t().ms() >= end && !(tag instanceof Tag.Call));
             if (tag.t().ms() > longest) {
-                late("past-length", i, "comes after the scheduled time has run out. It counts for nothing.");
+                late("past-length", i);
             } else if (after && !(tag instanceof Tag.End) && !(tag instanceof Tag.Remark)) {
-                late("after-end", i, "comes after the match has ended. It counts for nothing.");
+                late("after-end", i);
             }
             ended |= tag instanceof Tag.End;
         }
         return end;
     }
 
-    private void late(String code, int tag, String message) {
+    private void late(String code, int tag) {
         findings.add(Finding.at(
                         record,
                         tag,
                         code,
                         Finding.Severity.WARNING,
-                        "This " + record.tags().get(tag).type() + " " + message)
-                .repair(Edit.remove(record, tag), "take it out"));
+                        CoreWords.of(
+                                "rules." + code,
+                                CoreWords.code(record.tags().get(tag).type())))
+                .repair(Edit.remove(record, tag), CoreWords.of("repair.take-out")));
     }
 
     private List<Award> guardPulls(List<State> states, long end) {
@@ -171,7 +174,7 @@ public final class Scoring {
                     && a.t().ms() <= end
                     && !answersTakedown(attempts, states, a, i)) {
                 pulls.add(new Award(
-                        a.t(), a.t(), a.by(), "guard-pull", rules.guardPull(), "guard pulled while points count", i));
+                        a.t(), a.t(), a.by(), "guard-pull", rules.guardPull(), CoreWords.of("rules.pulled"), i));
             }
         }
         return pulls;

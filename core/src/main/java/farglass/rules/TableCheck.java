@@ -7,6 +7,7 @@ import farglass.match.Tag;
 import farglass.rules.Score.Advantage;
 import farglass.rules.Score.Award;
 import farglass.rules.Score.Difference;
+import farglass.text.CoreWords;
 import farglass.time.MatchTime;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -43,7 +44,8 @@ final class TableCheck {
                 CallKind.ADVANTAGE,
                 advantages.stream()
                         .filter(a -> !a.from().equals("penalty"))
-                        .map(a -> new Due(a.t().ms(), a.who(), 1, "an advantage: " + a.why(), a.tag()))
+                        .map(a ->
+                                new Due(a.t().ms(), a.who(), 1, CoreWords.of("table.advantage.why", a.why()), a.tag()))
                         .toList());
         check.differences.sort(Comparator.comparing(Difference::t));
         return check.differences;
@@ -66,10 +68,15 @@ final class TableCheck {
                                 last.t(),
                                 last.who(),
                                 last.value() + a.value(),
-                                last.what() + " and " + a.award(),
+                                CoreWords.of("table.and", last.what(), CoreWords.code(a.award())),
                                 last.tag()));
             } else {
-                due.add(new Due(a.confirmedAt().ms(), a.who(), a.value(), a.value() + " for " + a.award(), a.tag()));
+                due.add(new Due(
+                        a.confirmedAt().ms(),
+                        a.who(),
+                        a.value(),
+                        CoreWords.of("table.for", a.value(), CoreWords.code(a.award())),
+                        a.tag()));
             }
         }
         return due;
@@ -100,24 +107,18 @@ final class TableCheck {
                     .findFirst()
                     .orElse(null);
             open.remove(other);
-            String table = kind == CallKind.POINTS ? c.value() + " points" : "an advantage";
+            String table =
+                    kind == CallKind.POINTS ? CoreWords.of("table.points", c.value()) : CoreWords.of("table.advantage");
             differences.add(new Difference(
                     c.t(), c.who(), table, other == null ? null : other.what(), message(table, other), i));
         }
         for (Due d : open) {
             differences.add(new Difference(
-                    MatchTime.ofMs(d.t()),
-                    d.who(),
-                    null,
-                    d.what(),
-                    "Worked out: " + d.what() + ". The table gave nothing.",
-                    d.tag()));
+                    MatchTime.ofMs(d.t()), d.who(), null, d.what(), CoreWords.of("table.nothing", d.what()), d.tag()));
         }
     }
 
     private static String message(String table, @Nullable Due other) {
-        return other == null
-                ? "The table gave " + table + ". Nothing in the tags is worth that."
-                : "The table gave " + table + ". Worked out: " + other.what() + ".";
+        return other == null ? CoreWords.of("table.unworth", table) : CoreWords.of("table.other", table, other.what());
     }
 }

@@ -2,10 +2,10 @@ package farglass.scout;
 
 import farglass.profile.Claim;
 import farglass.stats.Grade;
+import farglass.text.Language;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 
@@ -167,7 +167,7 @@ final class Edges {
     /** What would be usual in as much film: "1.4". */
     private static String inSo(Known k, Claim rate) {
         double tens = k.profile().evidence().exposureMs() / TEN_MINUTES_MS;
-        return String.format(Locale.ROOT, "%.1f", Known.average(rate) * tens);
+        return String.format(Language.locale(), "%.1f", Known.average(rate) * tens);
     }
 
     private static Edge unweighed(Sentence s) {

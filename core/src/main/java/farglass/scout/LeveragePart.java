@@ -1,8 +1,8 @@
 package farglass.scout;
 
+import farglass.text.Language;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 
 /**
@@ -38,7 +38,7 @@ final class LeveragePart {
                                         name,
                                         Known.x(c),
                                         Known.n(c),
-                                        String.format(Locale.ROOT, "%.1f", worth))
+                                        String.format(Language.locale(), "%.1f", worth))
                                 .build());
                 parts.put(heading, part);
             });

@@ -2,9 +2,9 @@ package farglass.scout;
 
 import farglass.profile.Claim;
 import farglass.stats.Estimate;
+import farglass.text.Language;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 
 /** What changes with the score and the clock. */
 final class MomentsPart {
@@ -53,6 +53,6 @@ final class MomentsPart {
     }
 
     private static String minutes(Claim c) {
-        return String.format(Locale.ROOT, "%.0f", c.estimate().n() / MINUTE_MS);
+        return String.format(Language.locale(), "%.0f", c.estimate().n() / MINUTE_MS);
     }
 }

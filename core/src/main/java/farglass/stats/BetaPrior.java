@@ -1,5 +1,6 @@
 package farglass.stats;
 
+import farglass.text.CoreWords;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
@@ -90,9 +91,7 @@ public final class BetaPrior {
     public static BetaPrior few(List<Counts> others) {
         double x = others.stream().mapToDouble(Counts::x).sum();
         double n = others.stream().mapToDouble(Counts::n).sum();
-        return n == 0
-                ? JEFFREYS
-                : weak((x + 0.5) / (n + 1), "library, its family, " + others.size() + " others: too few to lean on");
+        return n == 0 ? JEFFREYS : weak((x + 0.5) / (n + 1), CoreWords.of("prior.few.family", others.size()));
     }
 
     /** One occurrence, with at least half of one on either side. */
@@ -133,8 +132,8 @@ public final class BetaPrior {
                 : StrengthGrid.fit(K_MIN, K_MAX, DEFAULT_STRENGTH, k -> dirichlet(usable, m, k));
         boolean few = others.size() < FEWEST;
         String source = known
-                ? "library, " + others.size() + " others" + (few ? ": too few to lean on" : "")
-                : "spread evenly over what was seen";
+                ? CoreWords.of(few ? "prior.few.others" : "prior.others", others.size())
+                : CoreWords.of("prior.even");
         List<BetaPrior> priors = new ArrayList<>();
         for (int c = 0; c < categories; c++) {
             // a category is shown only when it was seen, so that nothing has to be lent to what never was

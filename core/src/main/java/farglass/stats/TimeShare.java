@@ -1,5 +1,6 @@
 package farglass.stats;
 
+import farglass.text.CoreWords;
 import java.util.List;
 import org.apache.commons.statistics.distribution.TDistribution;
 
@@ -46,7 +47,7 @@ public final class TimeShare {
                 share,
                 new Estimate.Interval(interval[0], interval[1]),
                 Grade.of(effective, seenIn, interval[1] - interval[0]),
-                new Estimate.Reference(Double.NaN, "matches as sampling units"),
+                new Estimate.Reference(Double.NaN, CoreWords.of("prior.matches")),
                 null,
                 tags);
     }

@@ -10,6 +10,7 @@ import farglass.stats.BetaPrior;
 import farglass.stats.BetaPrior.Counts;
 import farglass.stats.Clustering;
 import farglass.stats.GammaPrior;
+import farglass.text.CoreWords;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -180,7 +181,7 @@ public final class Baseline {
             }
         }
         return seen >= ATHLETES && attempts >= TECHNIQUE_ATTEMPTS
-                ? fitted(technique, athlete, "library, this technique, " + seen + " others")
+                ? fitted(technique, athlete, CoreWords.of("prior.technique", seen))
                 : familySuccess(lexicon.familyOf(technique), athlete);
     }
 
@@ -188,7 +189,7 @@ public final class Baseline {
     public BetaPrior familySuccess(String code, String athlete) {
         int family = others("@" + code, athlete).size();
         if (family >= ATHLETES) {
-            return fitted("@" + code, athlete, "library, its family, " + family + " others");
+            return fitted("@" + code, athlete, CoreWords.of("prior.family", family));
         }
         return priors.computeIfAbsent(new Asked("@" + code, athlete), k -> BetaPrior.few(others("@" + code, athlete)));
     }
@@ -263,7 +264,7 @@ public final class Baseline {
             });
             return list.size() < ATHLETES
                     ? GammaPrior.jeffreys()
-                    : GammaPrior.fit(list, "library, " + list.size() + " others");
+                    : GammaPrior.fit(list, CoreWords.of("prior.others", list.size()));
         });
     }
 
@@ -299,7 +300,7 @@ public final class Baseline {
         });
         return list.size() < ATHLETES
                 ? GammaPrior.jeffreys()
-                : GammaPrior.fit(list, "library, " + list.size() + " others who do it");
+                : GammaPrior.fit(list, CoreWords.of("prior.doing", list.size()));
     }
 
     /** Where it could be tried. */
@@ -355,7 +356,7 @@ public final class Baseline {
             List<Counts> others = others(key, athlete);
             return others.size() < ATHLETES
                     ? BetaPrior.few(others)
-                    : BetaPrior.fit(others, "library, " + others.size() + " others");
+                    : BetaPrior.fit(others, CoreWords.of("prior.others", others.size()));
         });
     }
 
@@ -394,7 +395,7 @@ public final class Baseline {
         });
         return others.size() < ATHLETES
                 ? BetaPrior.few(others)
-                : BetaPrior.fit(others, "library, " + others.size() + " others in this place");
+                : BetaPrior.fit(others, CoreWords.of("prior.place", others.size()));
     }
 
     /** Priors of the shares of some answers to a trigger, from how the others answer it. */

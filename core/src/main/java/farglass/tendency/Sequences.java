@@ -9,6 +9,7 @@ import farglass.stats.Clustering;
 import farglass.stats.Proportion;
 import farglass.stats.SideBias;
 import farglass.stats.Trial;
+import farglass.text.CoreWords;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.BitSet;
@@ -217,7 +218,7 @@ public final class Sequences {
         double average = Arrays.stream(c.others()).reduce(1, (a, b) -> a * b);
         BetaPrior prior = Double.isNaN(average)
                 ? BetaPrior.jeffreys()
-                : BetaPrior.fixed(Math.max(LEAST, Math.min(1 - LEAST, average)), STRENGTH, "the others, step by step");
+                : BetaPrior.fixed(Math.max(LEAST, Math.min(1 - LEAST, average)), STRENGTH, CoreWords.of("prior.steps"));
         var share = Proportion.of(trials, prior, Clustering.DEFAULT_RHO, Arrays.hashCode(c.pattern()));
         List<String> told = steps.stream().map(Exchanges.Step::symbol).toList();
         return new Sequence(

@@ -11,15 +11,18 @@ import farglass.match.PositionLine;
 import farglass.match.Span;
 import farglass.match.Tag;
 import farglass.simulate.DemoLibrary;
+import farglass.text.Language;
 import farglass.time.MatchTime;
 import java.util.ArrayList;
 import java.util.List;
+import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.EnumSource;
 
 /** Correcting a tag begins with its phrase: what is written must be read as the same tag. */
 class PhraseRoundTripTest {
     private static final Lexicon LEXICON = Lexicon.builtIn();
-    private final PhraseReader reader = new PhraseReader(LEXICON);
 
     private static Context context(MatchRecord r, PositionLine line, int index) {
         MatchTime t = r.tags().get(index).t();
@@ -30,8 +33,17 @@ class PhraseRoundTripTest {
         return new Context(r, t, here);
     }
 
-    @Test
-    void everyAttemptPlaceAndCallOfTheDemoIsReadAsItIsWritten() {
+    @AfterEach
+    void inEnglish() {
+        Language.ENGLISH.use();
+    }
+
+    @ParameterizedTest
+    @EnumSource
+    void everyAttemptPlaceAndCallOfTheDemoIsReadAsItIsWritten(Language language) {
+        language.use();
+        Lexicon lexicon = Lexicon.builtIn();
+        PhraseReader reader = new PhraseReader(lexicon);
         List<String> wrong = new ArrayList<>();
         int asked = 0;
         for (MatchRecord r : DemoLibrary.matches(LEXICON, 6)) {
@@ -41,7 +53,7 @@ class PhraseRoundTripTest {
                 if ((tag instanceof Tag.Position p && p.position().equals("LCK")) || tag instanceof Tag.Body) {
                     continue;
                 }
-                String phrase = PhraseWriter.phrase(tag, LEXICON);
+                String phrase = PhraseWriter.phrase(tag, lexicon);
                 Reading reading = reader.read(phrase, context(r, line, i));
                 asked++;
                 if (!reading.complete() || !same(tag, reading.tags().get(0))) {
@@ -76,6 +88,30 @@ class PhraseRoundTripTest {
             return a.call() == b.call() && a.who() == b.who() && java.util.Objects.equals(a.value(), b.value());
         }
         return wanted.getClass() == read.getClass();
+    }
+
+    /** What an English speaker types is understood as well. */
+    @Test
+    void englishIsReadInPortuguese() {
+        MatchRecord r = DemoLibrary.matches(LEXICON, 6).get(0);
+        Context here = context(r, PositionLine.of(r, LEXICON), r.tags().size() - 1);
+        Reading english = new PhraseReader(LEXICON).read("b knee cut right near", here);
+        Language.PORTUGUESE.use();
+        PhraseReader reader = new PhraseReader(Lexicon.builtIn());
+        assertThat(reader.read("b knee cut right near", here).tags()).isEqualTo(english.tags());
+        assertThat(reader.read("b passagem de joelho cruzado direita quase", here)
+                        .tags())
+                .isEqualTo(english.tags());
+        assertThat(reader.read("b passagem de joelho cruzado direita passou os joelhos", here)
+                        .words())
+                .contains("passagem de joelho cruzado", "passou os joelhos");
+        assertThat(reader.read("erro b postura baixa melhor cabeça alta punido", here)
+                        .tags())
+                .first()
+                .isInstanceOfSatisfying(Tag.Remark.class, m -> {
+                    assertThat(m.instead()).isEqualTo("cabeça alta");
+                    assertThat(m.punished()).isTrue();
+                });
     }
 
     @Test

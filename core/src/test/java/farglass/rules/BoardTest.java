@@ -80,7 +80,7 @@ class BoardTest {
     void aNearAwardSaysHowLongItWasHeld(long heldMs, String missing, String why) {
         Hold h = new Hold(Corner.A, "mount", 1000, 0, false, "mount", 3);
         assertThat(h.near(1000 + heldMs, 3000, Reason.valueOf(missing.toUpperCase(Locale.ROOT)))
-                        .why())
+                        .words())
                 .isEqualTo(why);
     }
 }

@@ -157,7 +157,7 @@ class WorkedCasesTest {
         for (Case c : cases()) {
             Score s = c.score();
             assertThat(s.awards()).allSatisfy(a -> assertThat(a.why()).isNotBlank());
-            assertThat(s.near()).allSatisfy(n -> assertThat(n.why()).isNotBlank());
+            assertThat(s.near()).allSatisfy(n -> assertThat(n.words()).isNotBlank());
             assertThat(s.scoreboard().get(s.scoreboard().size() - 1).a()).isEqualTo(s.points(Corner.A));
         }
     }

@@ -17,12 +17,12 @@ import farglass.store.Library;
 import farglass.store.LibraryException;
 import farglass.tendency.Filter;
 import farglass.tendency.LibraryIndex;
+import farglass.text.Language;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Comparator;
 import java.util.List;
-import java.util.Locale;
 
 /** The demo: its library filled once, its films drawn in the background while the window is in use. */
 public final class Demo {
@@ -61,7 +61,7 @@ public final class Demo {
         Plan plan = DemoLibrary.prepared();
         LibraryIndex index = LibraryIndex.of(library.matches(), Lexicon.builtIn());
         Profile them = Profile.of(index, plan.them(), Filter.ALL, 1);
-        ClaimWriter writer = new ClaimWriter(Locale.ENGLISH);
+        ClaimWriter writer = new ClaimWriter(Language.locale());
         for (Claim c : them.claims()) {
             if (PINNED.contains(c.id())) {
                 plan = plan.pin(PinnedClaim.of(them.athlete(), c, writer, Filter.ALL));

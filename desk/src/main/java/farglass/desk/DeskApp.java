@@ -3,6 +3,7 @@ package farglass.desk;
 import farglass.desk.library.RescueView;
 import farglass.desk.shell.Desk;
 import farglass.desk.shell.Look;
+import farglass.desk.shell.TextSize;
 import farglass.desk.shell.Theme;
 import farglass.desk.shell.Ui;
 import farglass.desk.shell.Words;
@@ -11,9 +12,11 @@ import farglass.store.Library;
 import farglass.store.LibraryException;
 import farglass.store.Restoring;
 import farglass.store.Verification;
+import farglass.text.Language;
 import farglass.work.words.WorkWords;
 import java.nio.file.Path;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.function.Consumer;
 import javafx.application.Application;
@@ -41,6 +44,7 @@ public final class DeskApp extends Application {
     private List<String> args;
     private volatile Desk desk;
     private Shell shell;
+    private TextSize size = TextSize.PERCENT_100;
     /** The user wants to leave although something is not written yet. */
     private boolean insisted;
 
@@ -86,11 +90,16 @@ public final class DeskApp extends Application {
 
     private void show(Opening.Opened opened) {
         insisted = false;
+        language(opened.content().settings()).use();
         desk = new Desk(opened.content(), Opening.CLOCK);
         desk.onBringBack(this::bringBack);
         desk.onReport(this::report);
         desk.onAnew(this::again);
         Theme.named(desk.preferences().get(Theme.PREFERENCE).orElse("")).use();
+        size = TextSize.named(desk.preferences().get(TextSize.PREFERENCE).orElse(""));
+        // drawings are made as fine as they are shown large
+        stage.setRenderScaleX(size.factor() * stage.getOutputScaleX());
+        stage.setRenderScaleY(size.factor() * stage.getOutputScaleY());
         shell = new Shell(desk);
         boolean first = stage.getScene() == null;
         stage.setScene(scene(shell.view()));
@@ -112,10 +121,18 @@ public final class DeskApp extends Application {
         }
     }
 
+    /** The one that was chosen in this library; else that of the system. */
+    private static Language language(Map<String, String> settings) {
+        return Optional.ofNullable(settings.get(Language.PREFERENCE))
+                .map(Language::named)
+                .orElseGet(Language::ofSystem);
+    }
+
     /** As large as the one before it. */
     private Scene scene(Parent view) {
         Scene before = stage.getScene();
-        return before == null ? Look.scene(view, WIDE, HIGH) : Look.scene(view, before.getWidth(), before.getHeight());
+        return Look.scene(
+                view, before == null ? WIDE : before.getWidth(), before == null ? HIGH : before.getHeight(), size);
     }
 
     private void unexpected(Throwable e) {

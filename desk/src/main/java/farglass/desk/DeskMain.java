@@ -1,5 +1,6 @@
 package farglass.desk;
 
+import farglass.text.Language;
 import java.util.List;
 import javafx.application.Application;
 
@@ -10,6 +11,7 @@ public final class DeskMain {
     public static void main(String[] args) {
         // drawing outside JavaFX (footage, pictures) must not look for a display of its own
         System.setProperty("java.awt.headless", "true");
+        Language.ofSystem().use();
         LogFile.begin(Home.folder());
         Opening.begin(List.of(args));
         Application.launch(DeskApp.class, args);

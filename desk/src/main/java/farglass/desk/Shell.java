@@ -39,6 +39,7 @@ import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Pane;
+import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import javafx.util.Duration;
@@ -46,6 +47,8 @@ import javafx.util.Duration;
 /** The rail of stations and the page beside it. */
 public final class Shell {
     private static final Duration PREPARE_AFTER = Duration.millis(400);
+    /** Of the words on long work in the rail, points. */
+    private static final double WORK_WIDTH = 92;
 
     private final Desk desk;
     private final BorderPane root = new BorderPane();
@@ -81,7 +84,9 @@ public final class Shell {
         stations.add(new DebriefStation(desk, () -> go(film)));
         root.setId("shell");
         rail.getStyleClass().add("rail");
-        rail.getChildren().add(Ui.label(Words.of("app.rail"), "rail-title"));
+        Label title = Ui.label(Words.of("app.rail"), "rail-title");
+        title.setMinHeight(Region.USE_PREF_SIZE);
+        rail.getChildren().add(title);
         if (desk.library().readOnly()) {
             Label reading = Ui.prose(Words.of("app.reading-only"), "rail-reading");
             reading.setId("reading-only");
@@ -157,6 +162,8 @@ public final class Shell {
 
     private Node longWork() {
         Label name = Ui.prose("", "rail-work");
+        // long words go on in the next line: the rail stays as it is
+        name.setPrefWidth(WORK_WIDTH);
         name.textProperty()
                 .bind(Bindings.createStringBinding(
                         () -> desk.status().name().get() + " "

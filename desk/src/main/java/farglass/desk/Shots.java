@@ -72,6 +72,7 @@ final class Shots {
         steps.add(() -> picture("film"));
         steps.add(() -> ((TextField) scene.lookup("#phrase")).clear());
         drafts();
+        steps.add(() -> desk.openMatch(withFilm()));
         steps.add(() -> shell.go(2));
         steps.add(() -> {});
         steps.add(() ->

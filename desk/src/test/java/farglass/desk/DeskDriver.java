@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import farglass.desk.shell.Desk;
 import farglass.desk.shell.Gradual;
 import farglass.desk.shell.Look;
+import farglass.desk.shell.TextSize;
 import farglass.store.Library;
 import farglass.work.session.LibraryContent;
 import java.nio.file.Path;
@@ -44,6 +45,7 @@ abstract class DeskDriver {
 
     final FxRobot robot = new FxRobot();
     Stage stage;
+    TextSize size = TextSize.PERCENT_100;
     Desk desk;
     Shell shell;
     Scene scene;
@@ -67,7 +69,7 @@ abstract class DeskDriver {
         }
         desk = new Desk(LibraryContent.of(library), CLOCK);
         shell = new Shell(desk);
-        scene = Look.scene(shell.view(), 1280, 800);
+        scene = Look.scene(shell.view(), 1280, 800, size);
         stage.setScene(scene);
         stage.show();
         shell.shown();

@@ -41,8 +41,7 @@ public final class Digest {
             }
             return Optional.of(HexFormat.of().formatHex(sha.digest()));
         } catch (IOException e) {
-            throw new FilmException("The film " + file.getFileName() + " cannot be read (" + e.getMessage()
-                    + "). Nothing was changed.");
+            throw new FilmException(FilmWords.of("unread", file.getFileName(), e.getMessage()));
         } catch (NoSuchAlgorithmException e) {
             throw new IllegalStateException("every Java has SHA-256", e);
         }

@@ -80,11 +80,10 @@ public final class FilmFile implements AutoCloseable {
 
     private static FilmFile open(Path path, BooleanSupplier cancelled, long windowBytes) throws FilmException {
         if (Files.exists(path) && !Files.isRegularFile(path)) {
-            throw new FilmException(path + " is no film but a folder or a device. Nothing was changed. Choose a file.");
+            throw new FilmException(FilmWords.of("no-film", path));
         }
         if (!Files.exists(path)) {
-            throw new FilmException("The film " + path
-                    + " is not there. The tags are kept. Put the file back, or choose" + " where it is now.");
+            throw new FilmException(FilmWords.of("missing", path));
         }
         FrameSource source = new FrameSource(path);
         try {
@@ -262,8 +261,7 @@ public final class FilmFile implements AutoCloseable {
     }
 
     private FilmException damaged(int n) {
-        return new FilmException("The film " + path.getFileName() + " is damaged near " + timeOf(n) + ": its frame " + n
-                + " cannot be shown. The rest of it and all tags are kept.");
+        return new FilmException(FilmWords.of("damaged", path.getFileName(), timeOf(n), Integer.toString(n)));
     }
 
     /** Decodes on until frame n comes out; null when it does not, or something newer is wanted. */

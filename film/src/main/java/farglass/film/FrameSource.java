@@ -63,14 +63,14 @@ final class FrameSource implements AutoCloseable {
     private void openFormat() throws FilmException {
         format = FilmInput.open(path);
         if (format == null) {
-            throw unusable("it is not a film this program can read, or it was cut off before it was finished");
+            throw unusable(FilmWords.of("why.none"));
         }
         if (avformat_find_stream_info(format, (PointerPointer<?>) null) < 0) {
-            throw unusable("its streams cannot be read");
+            throw unusable(FilmWords.of("why.streams"));
         }
         int best = av_find_best_stream(format, AVMEDIA_TYPE_VIDEO, -1, -1, (PointerPointer<?>) null, 0);
         if (best < 0) {
-            throw unusable("it holds no picture");
+            throw unusable(FilmWords.of("why.no-picture"));
         }
         for (int i = 0; i < format.nb_streams(); i++) {
             if (i != best) {
@@ -83,22 +83,21 @@ final class FrameSource implements AutoCloseable {
     private void openCodec() throws FilmException {
         AVCodec decoder = avcodec_find_decoder(stream.codecpar().codec_id());
         if (decoder == null || decoder.isNull()) {
-            throw unusable("its picture format is not supported");
+            throw unusable(FilmWords.of("why.unsupported"));
         }
         codec = avcodec_alloc_context3(decoder);
         avcodec_parameters_to_context(codec, stream.codecpar());
         codec.thread_count(2);
         if (avcodec_open2(codec, decoder, (AVDictionary) null) < 0) {
-            throw unusable("its picture cannot be decoded");
+            throw unusable(FilmWords.of("why.undecodable"));
         }
         if (codec.width() <= 0 || codec.height() <= 0) {
-            throw unusable("it holds no picture that can be decoded");
+            throw unusable(FilmWords.of("why.no-decodable"));
         }
     }
 
     private FilmException unusable(String why) {
-        return new FilmException("The film " + path.getFileName() + " cannot be used: " + why
-                + ". Nothing was changed. Convert it to MP4 (H.264) or WebM, or choose another file.");
+        return new FilmException(FilmWords.of("unusable", path.getFileName(), why));
     }
 
     /** Reads all packets once, which is what numbers the frames. */
@@ -120,11 +119,11 @@ final class FrameSource implements AutoCloseable {
             }
             av_packet_unref(packet);
             if (packets.size() % 256 == 0 && cancelled.getAsBoolean()) {
-                throw new FilmException("Opening the film was cancelled. Nothing was changed.");
+                throw new FilmException(FilmWords.of("opening.cancelled"));
             }
         }
         if (packets.shownPackets() == 0) {
-            throw unusable("it holds no frames");
+            throw unusable(FilmWords.of("why.no-frames"));
         }
         packets.done();
         FrameIndex index = index(cancelled);
@@ -152,7 +151,7 @@ final class FrameSource implements AutoCloseable {
         }
         int[] order = decoded(Integer.MAX_VALUE, true, cancelled);
         if (order.length == 0 || order.length != Arrays.stream(order).distinct().count()) {
-            throw unusable("the order of its pictures cannot be told");
+            throw unusable(FilmWords.of("why.order"));
         }
         return new FrameIndex(order, packets.times(packets.timed(), msPerTick), packets.keys(), msPerTick);
     }
@@ -199,7 +198,7 @@ final class FrameSource implements AutoCloseable {
                 order[n++] = of;
             }
             if (n % 64 == 0 && cancelled.getAsBoolean()) {
-                throw new FilmException("Opening the film was cancelled. Nothing was changed.");
+                throw new FilmException(FilmWords.of("opening.cancelled"));
             }
         }
         codec.skip_loop_filter(AVDISCARD_DEFAULT);

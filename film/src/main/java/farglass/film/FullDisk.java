@@ -21,7 +21,7 @@ public final class FullDisk {
             // FFmpeg says -28 where the system says ENOSPC
             boolean full = (place != null && Files.getFileStore(place).getUsableSpace() < LITTLE_BYTES)
                     || String.valueOf(e.getMessage()).contains("error -28");
-            return full ? "the disk is full" : String.valueOf(e.getMessage());
+            return full ? FilmWords.of("disk.full") : String.valueOf(e.getMessage());
         } catch (IOException unknown) {
             return String.valueOf(e.getMessage());
         }

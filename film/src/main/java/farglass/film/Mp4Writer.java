@@ -67,8 +67,7 @@ public record Mp4Writer(int width, int height, double rate, int bitrate, int key
             }
             return whole;
         } catch (IOException e) {
-            throw new FilmException("The film " + target.getFileName() + " could not be written ("
-                    + FullDisk.reason(target, e) + "). Nothing was kept of it. Make room on the disk and try again.");
+            throw new FilmException(FilmWords.of("unwritten", target.getFileName(), FullDisk.reason(target, e)));
         } finally {
             try {
                 Files.deleteIfExists(part);

@@ -78,7 +78,7 @@ final class PictureConverter implements AutoCloseable {
                     (DoublePointer) null);
         }
         if (context == null) {
-            throw new FilmException("The picture format of this film cannot be shown.");
+            throw new FilmException(FilmWords.of("format"));
         }
         try (PointerPointer<BytePointer> planes = new PointerPointer<>(1);
                 IntPointer strides = new IntPointer(new int[] {4 * toWidth})) {

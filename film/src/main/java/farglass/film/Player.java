@@ -270,8 +270,8 @@ public final class Player implements AutoCloseable {
             LOG.error("the player stopped", e);
             quick.close();
             if (!closed) {
-                screen.failed("The film " + path.getFileName() + " stopped for a reason that is not known ("
-                        + e.getClass().getSimpleName() + "). All tags are kept. Open it again.");
+                screen.failed(
+                        FilmWords.of("stopped", path.getFileName(), e.getClass().getSimpleName()));
             }
         } catch (InterruptedException e) {
             Thread.currentThread().interrupt();

@@ -16,10 +16,10 @@ public final class Whole {
     public static void check(Path film, int frames) throws IOException {
         try (FilmFile opened = FilmFile.openForward(film, () -> false)) {
             if (opened.info().frames() < frames) {
-                throw new IOException("only " + opened.info().frames() + " of " + frames + " pictures were written");
+                throw new IOException(FilmWords.of("part-written", opened.info().frames(), frames));
             }
         } catch (FilmException e) {
-            throw new IOException("what was written cannot be read", e);
+            throw new IOException(FilmWords.of("written-unread"), e);
         }
     }
 }

@@ -5,12 +5,12 @@ import farglass.lexicon.Lexicon;
 import farglass.scout.GameFigure;
 import farglass.scout.ReportWriter;
 import farglass.stats.TagRef;
+import farglass.text.Language;
 import farglass.type.Typeface;
 import java.awt.image.BufferedImage;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.util.List;
-import java.util.Locale;
 import java.util.function.Function;
 import org.apache.pdfbox.pdmodel.PDDocument;
 
@@ -74,7 +74,7 @@ public final class BriefPaper {
             s.text(x.notes(), Typeface.SANS, 9.5, Ink.SOFT, 12);
         }
         if (figure != null) {
-            new GameDrawing(figure, new ReportWriter(Locale.ENGLISH), lexicon, Ink.THEIRS)
+            new GameDrawing(figure, new ReportWriter(Language.locale()), lexicon, Ink.THEIRS)
                     .draw(s.page(), Sheets.MARGIN, s.y() + 4, s.page().width() - 2 * Sheets.MARGIN, drawn);
             s.skip(drawn + 10);
         }

@@ -4,6 +4,7 @@ import farglass.camp.Camp;
 import farglass.camp.CampCalendar;
 import farglass.camp.Card;
 import farglass.camp.Preparation;
+import farglass.text.Language;
 import farglass.time.Dates;
 import farglass.type.Typeface;
 import java.io.IOException;
@@ -67,7 +68,7 @@ public final class CampPaper {
 
     private void day(Sheets s, CampCalendar.Day d) throws IOException {
         s.need(30);
-        String name = d.date().getDayOfWeek().getDisplayName(java.time.format.TextStyle.SHORT, Locale.ENGLISH);
+        String name = d.date().getDayOfWeek().getDisplayName(java.time.format.TextStyle.SHORT, Language.locale());
         s.text(
                 name + " " + Dates.words(d.date()) + "  " + PrintWords.of(d.hard() ? "camp.hard" : "camp.light"),
                 Typeface.SANS_SEMIBOLD,

@@ -9,6 +9,7 @@ import farglass.profile.Claim;
 import farglass.profile.ClaimWriter;
 import farglass.tendency.Evidence;
 import farglass.tendency.Flows;
+import farglass.text.CoreWords;
 import farglass.time.Dates;
 import farglass.type.Typeface;
 import java.awt.Color;
@@ -343,6 +344,6 @@ public final class Dossier {
                 : PrintWords.of(
                         "dossier.result",
                         r.athlete(result.winner()).surname(),
-                        result.method().code());
+                        CoreWords.code(result.method().code()));
     }
 }

@@ -2,6 +2,7 @@ package farglass.print;
 
 import farglass.plan.Fork;
 import farglass.plan.PinnedClaim;
+import farglass.text.CoreWords;
 import farglass.type.Typeface;
 import java.awt.Color;
 import java.io.IOException;
@@ -101,7 +102,7 @@ final class ForkDrawing {
             return PrintWords.of("fork.bare");
         }
         PinnedClaim best = f.claims().get(0);
-        String grade = best.grade().name().toLowerCase(Locale.ROOT);
+        String grade = CoreWords.code(best.grade().name().toLowerCase(Locale.ROOT));
         int more = f.claims().size() - 1;
         return more == 0
                 ? PrintWords.of("fork.rests", grade, best.counts())

@@ -3,6 +3,7 @@ package farglass.print;
 import farglass.plan.Fork;
 import farglass.plan.PinnedClaim;
 import farglass.plan.Plan;
+import farglass.text.CoreWords;
 import farglass.type.Typeface;
 import java.io.IOException;
 import java.nio.file.Path;
@@ -157,6 +158,7 @@ public final class PlanPage {
     }
 
     private static String number(PinnedClaim c) {
-        return c.number() + "  " + c.counts() + ", " + c.grade().name().toLowerCase(Locale.ROOT);
+        return c.number() + "  " + c.counts() + ", "
+                + CoreWords.code(c.grade().name().toLowerCase(Locale.ROOT));
     }
 }

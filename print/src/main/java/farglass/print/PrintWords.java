@@ -1,17 +1,17 @@
 package farglass.print;
 
+import farglass.text.Language;
 import java.text.MessageFormat;
-import java.util.Locale;
 import java.util.ResourceBundle;
 
 /** What stands on paper besides the claims themselves. */
 final class PrintWords {
-    private static final ResourceBundle WORDS = ResourceBundle.getBundle("farglass.print.Print", Locale.ENGLISH);
+    private static final String NAME = "farglass.print.Print";
 
     private PrintWords() {}
 
     static String of(String key, Object... args) {
-        String pattern = WORDS.getString(key);
-        return args.length == 0 ? pattern : new MessageFormat(pattern, Locale.ENGLISH).format(args);
+        String pattern = ResourceBundle.getBundle(NAME, Language.locale()).getString(key);
+        return args.length == 0 ? pattern : new MessageFormat(pattern, Language.locale()).format(args);
     }
 }

@@ -156,9 +156,7 @@ public final class Backups {
                 toSecond(target, second);
             }
         } catch (SQLException | IOException e) {
-            warn.accept(
-                    "No backup could be made today (" + LibraryFile.reason(e) + "). Your change is kept in the library,"
-                            + " and earlier backups too. Make room on the disk or check the folder " + folder() + ".");
+            warn.accept(StoreWords.of("backup.not-today", LibraryFile.reason(e), folder()));
         }
         return true;
     }
@@ -172,14 +170,13 @@ public final class Backups {
                     Files.copy(made, part, StandardCopyOption.REPLACE_EXISTING);
                     OwnerOnly.file(part);
                     if (Files.mismatch(made, part) >= 0) {
-                        throw new IOException("the copy differs from what was copied");
+                        throw new IOException(StoreWords.of("backup.differs"));
                     }
                 });
                 thin(second, Kind.DAILY);
             }
         } catch (IOException e) {
-            warn.accept("The second backup could not be made (" + LibraryFile.reason(e) + "). The first is kept in "
-                    + folder() + ". Check the folder " + second + ".");
+            warn.accept(StoreWords.of("backup.no-second", LibraryFile.reason(e), folder(), second));
         }
     }
 
@@ -191,8 +188,7 @@ public final class Backups {
             thin(folder(), Kind.BEFORE);
             return Optional.of(target);
         } catch (SQLException | IOException e) {
-            warn.accept("No backup could be made before the library was changed (" + LibraryFile.reason(e)
-                    + "). Earlier ones are kept in " + folder() + ".");
+            warn.accept(StoreWords.of("backup.not-before", LibraryFile.reason(e), folder()));
             return Optional.empty();
         }
     }
@@ -210,10 +206,7 @@ public final class Backups {
             copy(c, target);
             return target;
         } catch (SQLException | IOException e) {
-            throw new LibraryException(
-                    "No backup could be made in " + folder + " (" + LibraryFile.reason(e)
-                            + "). The library and earlier backups are kept as they are. Choose a folder with room to write.",
-                    e);
+            throw new LibraryException(StoreWords.of("backup.not-there", folder, LibraryFile.reason(e)), e);
         }
     }
 
@@ -242,7 +235,7 @@ public final class Backups {
             try (Connection copy = LibraryFile.connect(LibraryFile.url(part, "?immutable=1"), "1000")) {
                 String fault = Verification.fault(copy);
                 if (fault != null || !counts(copy).equals(here)) {
-                    throw new IOException("the copy is not whole");
+                    throw new IOException(StoreWords.of("backup.unwhole"));
                 }
             }
             WholeFile.sync(part);

@@ -58,10 +58,6 @@ final class Documents {
     }
 
     static LibraryException damaged(FormatException e) {
-        return new LibraryException(
-                LibraryException.Kind.DAMAGED,
-                "The library holds a record that cannot be read (" + e.getMessage()
-                        + "). Nothing was changed. Restore the newest file from its folder \"backups\".",
-                e);
+        return new LibraryException(LibraryException.Kind.DAMAGED, StoreWords.of("record.unread", e.getMessage()), e);
     }
 }

@@ -150,8 +150,7 @@ public record Forgetting(
             try {
                 records.add(MatchJson.read(document));
             } catch (FormatException e) {
-                throw new LibraryException(
-                        "A match of the library cannot be read (" + e.getMessage() + "). Nothing was deleted.", e);
+                throw new LibraryException(StoreWords.of("forget.unread", e.getMessage()), e);
             }
         }
         return records;

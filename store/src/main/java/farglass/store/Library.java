@@ -231,8 +231,7 @@ public final class Library implements AutoCloseable {
             Set<String> ids = new HashSet<>();
             for (MatchRecord r : records) {
                 if (!ids.add(r.id())) {
-                    throw new LibraryException("Two of these matches have the id " + r.id()
-                            + ". Nothing was added. Give one of them another id.");
+                    throw new LibraryException(StoreWords.of("match.two", r.id()));
                 }
                 Optional<MatchRecord> there = matches.match(r.id());
                 if (there.isEmpty()) {
@@ -243,9 +242,7 @@ public final class Library implements AutoCloseable {
                         matches.append(there.get(), r, Edit.between(there.get(), r), clock.instant(), author);
                     }
                 } else {
-                    throw new LibraryException(
-                            "A match with id " + r.id() + " is in the library already. It was kept as"
-                                    + " it is, nothing was added. Give the new one another id, or remove the old one first.");
+                    throw new LibraryException(StoreWords.of("match.there", r.id()));
                 }
             }
             return true;
@@ -398,10 +395,7 @@ public final class Library implements AutoCloseable {
             left.addAll(finishForgetting());
             return left;
         } catch (SQLException e) {
-            throw new LibraryException(
-                    "The athlete is out of the library, but its free room could not be wiped (" + LibraryFile.reason(e)
-                            + "). Make room on the disk; it is tried again when the library is opened.",
-                    e);
+            throw new LibraryException(StoreWords.of("forget.unwiped", LibraryFile.reason(e)), e);
         }
     }
 
@@ -438,8 +432,7 @@ public final class Library implements AutoCloseable {
                 backedUp = true;
                 finishForgetting();
             } catch (SQLException e) {
-                warnings.say("Forgetting an athlete is not finished yet (" + LibraryFile.reason(e)
-                        + "): make room on the disk and open the library again.");
+                warnings.say(StoreWords.of("forget.unfinished", LibraryFile.reason(e)));
             }
         }
     }
@@ -471,7 +464,7 @@ public final class Library implements AutoCloseable {
             long bytes = Files.size(written);
             change(rows -> x.note(rows, clock.instant(), bytes));
         } catch (IOException e) {
-            throw new LibraryException("The file " + written + " cannot be read: " + LibraryFile.reason(e) + ".", e);
+            throw new LibraryException(StoreWords.of("export.unread", written, LibraryFile.reason(e)), e);
         }
     }
 
@@ -520,9 +513,7 @@ public final class Library implements AutoCloseable {
     private <T> T change(Transaction.Work<T> work) throws LibraryException {
         if (open == null) {
             throw new LibraryException(
-                    LibraryException.Kind.READ_ONLY,
-                    "The library " + file + " was opened for reading only. Nothing was changed.",
-                    null);
+                    LibraryException.Kind.READ_ONLY, StoreWords.of("library.reading-only", file), null);
         }
         open.check(connection);
         if (!backedUp) {
@@ -532,11 +523,7 @@ public final class Library implements AutoCloseable {
         try {
             done = Transaction.of(connection, work);
         } catch (JdbiException | SQLException e) {
-            throw new LibraryException(
-                    "The library could not be written (" + LibraryFile.reason(e)
-                            + "). What was confirmed before is kept,"
-                            + " this change is not. Make room on the disk or check that the folder is writable.",
-                    e);
+            throw new LibraryException(StoreWords.of("library.unwritten", LibraryFile.reason(e)), e);
         }
         open.check(connection);
         return done;

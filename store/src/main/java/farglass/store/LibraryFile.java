@@ -52,8 +52,7 @@ final class LibraryFile {
                 return file.toRealPath();
             }
             if (Files.isSymbolicLink(file)) {
-                throw new LibraryException("The library " + file + " is a link to " + Files.readSymbolicLink(file)
-                        + ", which is not there. Nothing was changed. Mount or move it back, or open another one.");
+                throw new LibraryException(StoreWords.of("file.link", file, Files.readSymbolicLink(file)));
             }
             Path folder = file.toAbsolutePath().getParent();
             if (folder == null) {
@@ -62,8 +61,7 @@ final class LibraryFile {
             OwnerOnly.folder(folder);
             return folder.toRealPath().resolve(file.getFileName());
         } catch (IOException e) {
-            throw new LibraryException(
-                    "The folder of " + file + " cannot be made. Nothing was changed. Choose another folder.", e);
+            throw new LibraryException(StoreWords.of("file.folder", file), e);
         }
     }
 
@@ -75,25 +73,17 @@ final class LibraryFile {
         if (!Files.exists(file)) {
             if (!anew && backups.newest().isPresent()) {
                 throw new LibraryException(
-                        LibraryException.Kind.MISSING,
-                        "The library " + file + " is not there, but its backups are. Nothing was changed. Bring one"
-                                + " back (restore), or move the folder \"backups\" away to begin anew.",
-                        null);
+                        LibraryException.Kind.MISSING, StoreWords.of("file.only-backups", file), null);
             }
             make(file);
         }
         examine(file, backups);
         if (!Files.isWritable(file)) {
-            throw new LibraryException(
-                    LibraryException.Kind.READ_ONLY,
-                    "The library " + file + " is read-only. Nothing was changed."
-                            + " Make it writable, or copy it elsewhere and open the copy.",
-                    null);
+            throw new LibraryException(LibraryException.Kind.READ_ONLY, StoreWords.of("file.read-only", file), null);
         }
         if (names(file) > 1) {
             // SQLite keeps its journal by the file's name: what is confirmed under one would be missed under the other
-            throw new LibraryException("The library " + file + " has a second name (a hard link). Nothing was changed."
-                    + " Copy it to a file of its own and open the copy, or delete the other name.");
+            throw new LibraryException(StoreWords.of("file.second-name", file));
         }
         // earlier versions left that to the system
         OwnerOnly.file(file);
@@ -117,7 +107,7 @@ final class LibraryFile {
      */
     static Reading readable(Path file, Backups backups) throws LibraryException {
         if (!Files.exists(file)) {
-            throw new LibraryException(file + ": there is no such file or folder");
+            throw new LibraryException(StoreWords.of("file.none", file));
         }
         examine(file, backups);
         Path journal = file.resolveSibling(file.getFileName() + "-wal");
@@ -138,7 +128,7 @@ final class LibraryFile {
         } catch (SQLException e) {
             throw damaged(file, backups, e);
         } catch (IOException e) {
-            throw new LibraryException("The library " + file + " cannot be read: " + reason(e) + ".", e);
+            throw new LibraryException(StoreWords.of("file.unread", file, reason(e)), e);
         }
     }
 
@@ -181,31 +171,26 @@ final class LibraryFile {
     /** Refuses what is plainly no whole library, before SQLite could take it for an empty one. */
     private static void examine(Path file, Backups backups) throws LibraryException {
         if (!Files.isRegularFile(file)) {
-            throw new LibraryException(file + " is not a library but "
-                    + (Files.isDirectory(file) ? "a folder" : "a device") + ". Nothing was changed.");
+            throw new LibraryException(
+                    StoreWords.of(Files.isDirectory(file) ? "file.folder-not" : "file.device-not", file));
         }
         try {
             long size = Files.size(file);
             String fault = fault(file);
             boolean journal = Files.exists(file.resolveSibling(file.getFileName() + "-wal"));
-            if (fault != null && !(journal && size >= HEADER_BYTES && !fault.equals(NO_HEAD))) {
+            if (fault != null && !(journal && size >= HEADER_BYTES && !fault.equals(StoreWords.of("fault.head")))) {
                 throw damaged(file, backups, new SQLException(fault));
             }
         } catch (IOException e) {
-            throw new LibraryException(
-                    "The library " + file + " cannot be read: " + reason(e)
-                            + ". Nothing was changed. Check its permissions.",
-                    e);
+            throw new LibraryException(StoreWords.of("file.permissions", file, reason(e)), e);
         }
     }
-
-    private static final String NO_HEAD = "it does not begin like one";
 
     /** What is plainly wrong with a file's length or beginning; null when nothing is. */
     static @Nullable String fault(Path file) throws IOException {
         long size = Files.size(file);
         if (size < HEADER_BYTES) {
-            return size == 0 ? "it is empty" : "only " + size + " bytes of it are there";
+            return size == 0 ? StoreWords.of("fault.empty") : StoreWords.of("fault.short", Long.toString(size));
         }
         ByteBuffer head = ByteBuffer.allocate(HEADER_BYTES);
         try (SeekableByteChannel in = Files.newByteChannel(file)) {
@@ -215,12 +200,12 @@ final class LibraryFile {
         }
         for (int i = 0; i < HEAD.length; i++) {
             if (head.get(i) != HEAD[i]) {
-                return NO_HEAD;
+                return StoreWords.of("fault.head");
             }
         }
         int page = head.getShort(16) & 0xffff;
         long whole = (page == 1 ? 65536L : page) * (head.getInt(28) & 0xffffffffL);
-        return size < whole ? "only " + size + " of its " + whole + " bytes are there" : null;
+        return size < whole ? StoreWords.of("fault.cut", Long.toString(size), Long.toString(whole)) : null;
     }
 
     /** How many names the file has in its file system; 1 where that cannot be told. */
@@ -245,10 +230,7 @@ final class LibraryFile {
             Files.move(part, file, StandardCopyOption.ATOMIC_MOVE);
             WholeFile.syncFolder(file);
         } catch (SQLException | FlywayException | IOException e) {
-            throw new LibraryException(
-                    "The library " + file + " cannot be made (" + reason(e)
-                            + "). Nothing was kept of it. Make room on the disk or choose another folder.",
-                    e);
+            throw new LibraryException(StoreWords.of("file.unmade", file, reason(e)), e);
         } finally {
             clear(part);
         }
@@ -269,10 +251,7 @@ final class LibraryFile {
         int version = version(c);
         if (version > VERSION) {
             throw new LibraryException(
-                    LibraryException.Kind.NEWER,
-                    "The library " + file + " was written by a newer Far Glass (format " + version + ", this one knows "
-                            + VERSION + "). It was left as it is. Open it with the newer program.",
-                    null);
+                    LibraryException.Kind.NEWER, StoreWords.of("file.newer", file, version, VERSION), null);
         }
         try (Statement s = c.createStatement()) {
             s.execute("PRAGMA journal_mode = WAL");
@@ -310,13 +289,10 @@ final class LibraryFile {
 
     /** A library that cannot be read, with the way out. */
     static LibraryException damaged(Path file, Backups backups, Exception e) {
-        String way = backups.newest()
-                .map(b -> "Its newest good backup is of " + b.date() + ": bring it back (restore).")
-                .orElse("No good backup of it lies in its folder \"backups\".");
+        String way =
+                backups.newest().map(b -> StoreWords.of("file.way", b.date())).orElse(StoreWords.of("file.no-way"));
         return new LibraryException(
-                LibraryException.Kind.DAMAGED,
-                "The file " + file + " cannot be opened as a library: " + reason(e) + ". It was left as it is. " + way,
-                e);
+                LibraryException.Kind.DAMAGED, StoreWords.of("file.unopened", file, reason(e), way), e);
     }
 
     /** A failure in plain words, without the codes of the database. */
@@ -324,26 +300,26 @@ final class LibraryFile {
         for (Throwable t = e; t != null; t = t.getCause()) {
             if (t instanceof org.sqlite.SQLiteException s) {
                 return switch (s.getResultCode().code & 0xff) {
-                    case 5, 6 -> "another program holds it";
-                    case 8 -> "it may not be written";
-                    case 10 -> "the disk could not be read or written";
-                    case 11 -> "its content is damaged";
-                    case 13 -> "the disk is full";
-                    case 14 -> "the file could not be opened";
-                    case 23 -> "access was denied";
-                    case 26 -> "it is not a library";
-                    default -> "the database did not take it";
+                    case 5, 6 -> StoreWords.of("reason.held");
+                    case 8 -> StoreWords.of("reason.unwritable");
+                    case 10 -> StoreWords.of("reason.disk");
+                    case 11 -> StoreWords.of("reason.damaged");
+                    case 13 -> StoreWords.of("reason.full");
+                    case 14 -> StoreWords.of("reason.unopened");
+                    case 23 -> StoreWords.of("reason.denied");
+                    case 26 -> StoreWords.of("reason.no-library");
+                    default -> StoreWords.of("reason.refused");
                 };
             }
         }
         if (e instanceof FlywayException) {
-            return "its form is not one this program knows";
+            return StoreWords.of("reason.form");
         }
         if (e instanceof java.nio.file.AccessDeniedException) {
-            return "access was denied";
+            return StoreWords.of("reason.denied");
         }
         if (e instanceof java.nio.file.NoSuchFileException) {
-            return "a file or folder is not there";
+            return StoreWords.of("reason.missing");
         }
         if (e instanceof java.nio.file.FileSystemException f && f.getReason() != null) {
             return f.getReason();

@@ -44,17 +44,9 @@ final class LibraryLock implements AutoCloseable {
             closeQuietly(channel);
         } catch (IOException e) {
             closeQuietly(channel);
-            throw new LibraryException(
-                    LibraryException.Kind.READ_ONLY,
-                    "The library " + library + " cannot be written: its folder is read-only or gone."
-                            + " Nothing was changed. Move it to a folder you may write to.",
-                    e);
+            throw new LibraryException(LibraryException.Kind.READ_ONLY, StoreWords.of("lock.unwritable", library), e);
         }
-        throw new LibraryException(
-                LibraryException.Kind.IN_USE,
-                "The library " + library + " is open in another window or program."
-                        + " Nothing was changed. Close it there first.",
-                null);
+        throw new LibraryException(LibraryException.Kind.IN_USE, StoreWords.of("lock.in-use", library), null);
     }
 
     /** Whether the file that carries the lock is still the one others would ask for. */

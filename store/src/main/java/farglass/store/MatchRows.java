@@ -49,7 +49,7 @@ final class MatchRows {
     }
 
     MatchRecord known(String id) throws LibraryException {
-        return match(id).orElseThrow(() -> new LibraryException("There is no match " + id + " in the library."));
+        return match(id).orElseThrow(() -> new LibraryException(StoreWords.of("match.none", id)));
     }
 
     boolean removed(String id) {

@@ -48,15 +48,15 @@ final class OpenFile {
         try {
             BasicFileAttributes a = attributes();
             if (key != null && !key.equals(a.fileKey())) {
-                return Optional.of("was replaced by another file");
+                return Optional.of(StoreWords.of("open.replaced"));
             }
             if (a.size() < bytes) {
-                return Optional.of("was cut short from outside");
+                return Optional.of(StoreWords.of("open.cut"));
             }
             bytes = a.size();
-            return lock.stands() ? Optional.empty() : Optional.of("lost its lock file");
+            return lock.stands() ? Optional.empty() : Optional.of(StoreWords.of("open.lock"));
         } catch (IOException e) {
-            return Optional.of("is no longer there");
+            return Optional.of(StoreWords.of("open.gone"));
         }
     }
 
@@ -71,7 +71,7 @@ final class OpenFile {
             if (change.isEmpty()) {
                 return;
             }
-            lost = "The library " + file + " " + change.get() + " while it was open. " + rescued(c);
+            lost = StoreWords.of("open.lost", file, change.get(), rescued(c));
         }
         throw new LibraryException(LibraryException.Kind.DAMAGED, lost, null);
     }
@@ -80,10 +80,9 @@ final class OpenFile {
         Path target = backups.aside("rescued");
         try {
             Backups.copy(c, target);
-            return "What was confirmed until then is kept in " + target + ". Close the program and open that file.";
+            return StoreWords.of("open.rescued", target);
         } catch (SQLException | IOException e) {
-            return "It could not be copied out (" + LibraryFile.reason(e)
-                    + "). Close the program, then bring the newest" + " backup back (restore).";
+            return StoreWords.of("open.unrescued", LibraryFile.reason(e));
         }
     }
 }

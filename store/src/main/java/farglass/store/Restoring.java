@@ -36,7 +36,7 @@ public final class Restoring {
         this.backup = LibraryFile.real(backup);
         this.clock = clock;
         if (this.library.equals(this.backup)) {
-            throw new LibraryException("The backup " + backup + " is the library itself. Nothing was changed.");
+            throw new LibraryException(StoreWords.of("restore.itself", backup));
         }
     }
 
@@ -63,12 +63,10 @@ public final class Restoring {
         Verification v = Verification.of(backup, clock);
         if (!v.good()) {
             throw new LibraryException(
-                    "The backup " + backup + " is not good: " + v.faults().get(0)
-                            + " Nothing was changed. Choose another backup, or bring back single matches of it.");
+                    StoreWords.of("restore.bad", backup, v.faults().get(0)));
         }
         if (v.version() > LibraryFile.VERSION) {
-            throw new LibraryException(
-                    "The backup " + backup + " was written by a newer Far Glass. Nothing was changed.");
+            throw new LibraryException(StoreWords.of("restore.newer", backup));
         }
         LibraryLock lock = LibraryLock.take(library);
         Path part = library.resolveSibling(library.getFileName() + ".restored");
@@ -84,10 +82,7 @@ public final class Restoring {
             WholeFile.syncFolder(library);
             return new Done(kept, List.of());
         } catch (IOException | SQLException e) {
-            throw new LibraryException(
-                    "The backup could not be brought back (" + LibraryFile.reason(e)
-                            + "). The library is as it was. Make room on the disk and try again.",
-                    e);
+            throw new LibraryException(StoreWords.of("restore.failed", LibraryFile.reason(e)), e);
         } finally {
             LibraryFile.clear(part);
             lock.close();
@@ -149,12 +144,13 @@ public final class Restoring {
         Salvage found = Salvage.of(backup, clock);
         for (String id : ids) {
             if (found.matches().stream().noneMatch(r -> r.id().equals(id))) {
-                throw new LibraryException("The backup " + backup + " holds no match " + id
-                        + " that can be read. Nothing was"
-                        + " changed. It holds: "
-                        + String.join(
+                throw new LibraryException(StoreWords.of(
+                        "restore.no-match",
+                        backup,
+                        id,
+                        String.join(
                                 ", ",
-                                found.matches().stream().map(MatchRecord::id).toList()) + ".");
+                                found.matches().stream().map(MatchRecord::id).toList())));
             }
         }
         Optional<Path> kept = into.backups().beforeChange(into.connection());

@@ -88,7 +88,7 @@ public record Salvage(
         rows(c, "plan", "id", "current_version", missing).forEach((id, n) -> {
             String document = versions.get(id + "\n" + n);
             if (document == null) {
-                missing.add("The plan " + id + " cannot be read.");
+                missing.add(StoreWords.of("salvage.plan", id));
             } else {
                 standing.put(id, document);
             }
@@ -108,7 +108,7 @@ public record Salvage(
                 missing);
         Map<String, String> settings = rows(c, "setting", "name", "COALESCE(text, '')", missing);
         if (matches.isEmpty() && plans.isEmpty() && assignments.isEmpty() && !missing.isEmpty()) {
-            throw new SQLException("nothing of it can be read");
+            throw new SQLException(StoreWords.of("salvage.nothing"));
         }
         return new Salvage(matches, plans, assignments, drafts, settings, missing);
     }
@@ -128,7 +128,7 @@ public record Salvage(
             try {
                 read.add(reading.read(document));
             } catch (FormatException e) {
-                missing.add("The " + what + " " + id + " cannot be read: " + e.getMessage() + ".");
+                missing.add(StoreWords.of("salvage.document", what, id, e.getMessage()));
             }
         });
         return read;
@@ -151,14 +151,13 @@ public record Salvage(
                 if (scan(c, select + " WHERE " + key + " = '" + id.replace("'", "''") + "'", one) && !one.isEmpty()) {
                     rows.putAll(one);
                 } else if (!table.equals("plan_version")) {
-                    missing.add("The " + table.replace("_record", "").replace('_', ' ') + " " + id.replace('\n', ' ')
-                            + " cannot be read.");
+                    missing.add(StoreWords.of(
+                            "salvage.row", table.replace("_record", "").replace('_', ' '), id.replace('\n', ' ')));
                 }
             }
         }
         if (!told) {
-            missing.add(
-                    "Part of the table " + table.replace('_', ' ') + " cannot be read; what was in it is not known.");
+            missing.add(StoreWords.of("salvage.table", table.replace('_', ' ')));
         }
         return rows;
     }

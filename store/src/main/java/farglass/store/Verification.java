@@ -44,7 +44,7 @@ public record Verification(int version, Map<String, Long> counts, List<String> f
         try (Connection c = reading.connection()) {
             return of(c);
         } catch (SQLException e) {
-            return new Verification(0, Map.of(), List.of("The file cannot be read: " + LibraryFile.reason(e) + "."));
+            return new Verification(0, Map.of(), List.of(StoreWords.of("verify.unread", LibraryFile.reason(e))));
         } finally {
             LibraryFile.drop(reading.copy());
         }
@@ -70,13 +70,13 @@ public record Verification(int version, Map<String, Long> counts, List<String> f
                 c,
                 "SELECT m.id FROM match_record m WHERE m.edits_applied <> (SELECT COUNT(*) FROM edit_log e"
                         + " WHERE e.match_id = m.id AND e.n <= m.edits_applied)",
-                "The history of match %s has a gap.",
+                "verify.gap",
                 faults);
         ask(
                 c,
                 "SELECT p.id FROM plan p WHERE NOT EXISTS (SELECT 1 FROM plan_version v"
                         + " WHERE v.plan_id = p.id AND v.n = p.current_version)",
-                "The version that stands of plan %s is not there.",
+                "verify.version",
                 faults);
         return new Verification(
                 LibraryFile.version(c), counts, faults.size() <= MOST_FAULTS ? faults : faults.subList(0, MOST_FAULTS));
@@ -86,9 +86,9 @@ public record Verification(int version, Map<String, Long> counts, List<String> f
     static @Nullable String fault(Connection c) {
         try (Statement s = c.createStatement();
                 ResultSet r = s.executeQuery("PRAGMA integrity_check(1)")) {
-            return r.next() && r.getString(1).equals("ok") ? null : "Parts of the file are damaged.";
+            return r.next() && r.getString(1).equals("ok") ? null : StoreWords.of("verify.damaged");
         } catch (SQLException e) {
-            return "Parts of the file cannot be read: " + LibraryFile.reason(e) + ".";
+            return StoreWords.of("verify.parts", LibraryFile.reason(e));
         }
     }
 
@@ -116,11 +116,11 @@ public record Verification(int version, Map<String, Long> counts, List<String> f
                 try {
                     reading.read(r);
                 } catch (FormatException e) {
-                    faults.add("A row of " + table + " (" + r.getString(1) + ") cannot be read: " + e.getMessage());
+                    faults.add(StoreWords.of("verify.row", table, r.getString(1), e.getMessage()));
                 }
             }
         } catch (SQLException e) {
-            faults.add("Not all of the table " + table + " can be read: " + LibraryFile.reason(e) + ".");
+            faults.add(StoreWords.of("verify.table", table, LibraryFile.reason(e)));
         }
         counts.put(table, n);
     }
@@ -129,10 +129,10 @@ public record Verification(int version, Map<String, Long> counts, List<String> f
         try (Statement s = c.createStatement();
                 ResultSet r = s.executeQuery(query)) {
             while (r.next()) {
-                faults.add(String.format(sentence, r.getString(1)));
+                faults.add(StoreWords.of(sentence, r.getString(1)));
             }
         } catch (SQLException e) {
-            faults.add("The library's parts cannot be held against each other: " + LibraryFile.reason(e) + ".");
+            faults.add(StoreWords.of("verify.apart", LibraryFile.reason(e)));
         }
     }
 }

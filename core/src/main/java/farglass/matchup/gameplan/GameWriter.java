@@ -9,6 +9,7 @@ import farglass.matchup.advise.Wording;
 import farglass.matchup.model.Exit;
 import farglass.matchup.model.StateSpace;
 import farglass.tendency.Opening;
+import farglass.text.CoreWords;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -177,7 +178,7 @@ public final class GameWriter {
         if (lexicon.technique(bare).isPresent()) {
             return String.valueOf(lexicon.techniqueName(bare));
         }
-        return lexicon.grip(bare).map(Grip::name).orElse(bare.replace('-', ' '));
+        return lexicon.grip(bare).map(Grip::name).orElse(CoreWords.code(bare));
     }
 
     /** "7 of 12", and in words when that is thin. */

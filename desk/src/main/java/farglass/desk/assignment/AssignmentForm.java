@@ -7,6 +7,7 @@ import farglass.desk.shell.Words;
 import farglass.match.Corner;
 import farglass.match.MatchRecord;
 import farglass.plan.Assignment;
+import farglass.text.CoreWords;
 import farglass.time.Dates;
 import java.time.LocalDate;
 import java.util.HashMap;
@@ -59,6 +60,7 @@ final class AssignmentForm extends VBox {
         ScrollPane scroll = new ScrollPane(opponents);
         scroll.setFitToWidth(true);
         Ui.grow(scroll);
+        attire.setConverter(Ui.shown(CoreWords::code));
         which.setAccessibleText(Words.of("name.assignment"));
         HBox top = new HBox(8, Ui.grow(which), Ui.button(Words.of("assignment.new"), this::create, "choice"));
         getChildren()

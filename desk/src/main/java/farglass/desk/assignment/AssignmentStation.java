@@ -7,6 +7,7 @@ import farglass.desk.shell.Station;
 import farglass.desk.shell.Ui;
 import farglass.desk.shell.WhenShown;
 import farglass.desk.shell.Words;
+import farglass.desk.shell.Wrapping;
 import farglass.desk.trainer.TrainerSheet;
 import farglass.match.MatchRecord;
 import farglass.plan.Assignment;
@@ -85,8 +86,9 @@ public final class AssignmentStation implements Station, Keys.Bound {
                 openSelected();
             }
         });
-        HBox tools = new HBox(
+        Wrapping tools = new Wrapping(
                 8,
+                Pos.CENTER_LEFT,
                 Ui.button(Words.of("matches.open"), this::openSelected, "choice"),
                 Ui.button(Words.of("matches.add"), () -> showForm(null, null), "choice"),
                 Ui.button(Words.of("matches.import"), this::chooseImport, "choice"),
@@ -101,9 +103,7 @@ public final class AssignmentStation implements Station, Keys.Bound {
         tools.getChildren().get(5).setId("matches-study");
         tools.getChildren().get(6).setId("matches-practise");
         tools.getChildren().get(7).setId("matches-forget");
-        tools.setAlignment(Pos.CENTER_LEFT);
-        HBox counted = new HBox(16, onlyOpponents, count);
-        counted.setAlignment(Pos.CENTER_RIGHT);
+        Wrapping counted = new Wrapping(16, Pos.CENTER_RIGHT, onlyOpponents, count);
         VBox matches = Ui.sheet(Words.of("matches.sheet"), counted, tools, Ui.grow(list));
         acceptDrops(matches);
         VBox box = new VBox(12, head, steps, Ui.grow(new HBox(12, form, Ui.grow(matches))));

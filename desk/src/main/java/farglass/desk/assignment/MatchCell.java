@@ -7,6 +7,7 @@ import farglass.desk.tide.TideLine;
 import farglass.match.Corner;
 import farglass.match.MatchRecord;
 import farglass.match.Result;
+import farglass.text.CoreWords;
 import farglass.time.Dates;
 import javafx.geometry.Pos;
 import javafx.scene.control.Label;
@@ -36,7 +37,7 @@ final class MatchCell extends ListCell<MatchRecord> {
         HBox names = new HBox(6, athlete(r, Corner.A), Ui.label("-", "soft"), athlete(r, Corner.B));
         names.setAlignment(Pos.CENTER_LEFT);
         String date = d.date() == null ? Words.of("match.no-date") : Dates.words(d.date());
-        String where = java.util.stream.Stream.of(date, d.event(), d.attire())
+        String where = java.util.stream.Stream.of(date, d.event(), d.attire() == null ? "" : CoreWords.code(d.attire()))
                 .filter(s -> s != null && !s.isEmpty())
                 .collect(java.util.stream.Collectors.joining(", "));
         VBox who = new VBox(2, names, Ui.label(where, "soft"));
@@ -77,7 +78,7 @@ final class MatchCell extends ListCell<MatchRecord> {
             return Words.of("match.open");
         }
         String how = result.technique() == null
-                ? result.method().code()
+                ? CoreWords.code(result.method().code())
                 : desk.lexicon().techniqueName(result.technique());
         return result.winner() == null
                 ? how

@@ -15,6 +15,7 @@ import farglass.match.RecordKind;
 import farglass.match.Tag;
 import farglass.match.TagIds;
 import farglass.match.TagInfo;
+import farglass.text.CoreWords;
 import farglass.time.ClockMap;
 import farglass.time.MatchTime;
 import java.io.File;
@@ -133,6 +134,7 @@ final class MatchForm extends StackPane {
         film.setText(path == null ? "" : path.toString());
         ruleset.setConverter(Ui.shown(code -> desk.rulesName(code, null)));
         ruleset.setValue("points-gi");
+        attire.setConverter(Ui.shown(CoreWords::code));
         attire.setValue("gi");
         kind.setValue(RecordKind.MATCH);
         kind.setConverter(new StringConverter<>() {

@@ -11,10 +11,10 @@ import farglass.match.MatchRecord;
 import farglass.scout.ReportWriter;
 import farglass.stats.TagRef;
 import farglass.stats.Trial;
+import farglass.text.Language;
 import farglass.time.Dates;
 import farglass.work.publish.Moments;
 import java.util.List;
-import java.util.Locale;
 import javafx.geometry.Insets;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
@@ -53,8 +53,8 @@ final class BriefShow extends VBox {
         setPadding(new Insets(34, 54, 30, 54));
         setFocusTraversable(true);
         this.moment = new MomentView(desk, "", (match, tag) -> {}).large(560);
-        this.game =
-                new GameView(desk.tasks(), "brief-game", desk.lexicon(), new ReportWriter(Locale.ENGLISH), this::play);
+        this.game = new GameView(
+                desk.tasks(), "brief-game", desk.lexicon(), new ReportWriter(Language.locale()), this::play);
         text.setId("slide-text");
         notes.setId("slide-notes");
         notes.setVisible(false);

@@ -6,6 +6,7 @@ import farglass.desk.shell.Desk;
 import farglass.desk.shell.Gradual;
 import farglass.desk.shell.Ui;
 import farglass.desk.shell.Words;
+import farglass.text.Language;
 import farglass.time.Dates;
 import java.time.format.TextStyle;
 import java.util.ArrayList;
@@ -56,7 +57,7 @@ final class CalendarPage extends VBox {
     }
 
     private Node day(CampModel.Ready r, CampCalendar.Day d) {
-        String name = d.date().getDayOfWeek().getDisplayName(TextStyle.SHORT, Locale.ENGLISH);
+        String name = d.date().getDayOfWeek().getDisplayName(TextStyle.SHORT, Language.locale());
         Label date = Ui.label(
                 Words.of(d.hard() ? "camp.calendar.hard" : "camp.calendar.light", name, Dates.words(d.date())),
                 "heading");

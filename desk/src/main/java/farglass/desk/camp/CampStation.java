@@ -10,13 +10,13 @@ import farglass.desk.shell.Station;
 import farglass.desk.shell.Ui;
 import farglass.desk.shell.Words;
 import farglass.matchup.advise.MeetingWriter;
+import farglass.text.Language;
 import farglass.time.Dates;
 import farglass.work.publish.CampPublication;
 import java.io.File;
 import java.nio.file.Path;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
-import java.util.Locale;
 import javafx.beans.binding.Bindings;
 import javafx.beans.value.ObservableValue;
 import javafx.geometry.Pos;
@@ -88,19 +88,13 @@ public final class CampStation implements Station, Keys.Bound {
     }
 
     private VBox layout() {
-        HBox head = new HBox(
-                10,
+        HBox head = Ui.head(
                 question,
-                Ui.spring(),
                 Ui.button(Words.of("plan.undo"), () -> desk.stepPlan(-1), "choice"),
                 Ui.button(Words.of("plan.redo"), () -> desk.stepPlan(1), "choice"),
                 Ui.button(Words.of("camp.ics"), () -> choose(".ics", this::writeIcs), "choice"),
                 Ui.button(Words.of("camp.csv"), () -> choose(".csv", this::writeCsv), "choice"),
                 Ui.button(Words.of("camp.pdf"), () -> choose(".pdf", this::writePdf), "strong-button"));
-        head.getChildren().stream()
-                .filter(javafx.scene.control.Button.class::isInstance)
-                .forEach(b -> ((javafx.scene.control.Button) b).setMinWidth(javafx.scene.layout.Region.USE_PREF_SIZE));
-        head.setAlignment(Pos.CENTER_LEFT);
         HBox strip = new HBox(
                 26,
                 block("camp.minutes", minutes, minutesNote),
@@ -117,7 +111,7 @@ public final class CampStation implements Station, Keys.Bound {
         VBox left = Ui.sheet(Words.of("camp.sheet"), pages.chips(), Ui.grow(pages.middle()));
         card.setMinWidth(430);
         card.setMaxWidth(430);
-        Label care = Ui.prose(CardWriter.care(Locale.ENGLISH), "claim-notes");
+        Label care = Ui.prose(CardWriter.care(Language.locale()), "claim-notes");
         care.setId("camp-care");
         HBox body = new HBox(12);
         Gradual.parts(body, Ui.grow(left), card);

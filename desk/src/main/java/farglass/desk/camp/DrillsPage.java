@@ -8,10 +8,11 @@ import farglass.drill.Drill;
 import farglass.drill.DrillBook;
 import farglass.drill.Memory;
 import farglass.match.MatchRecord;
+import farglass.text.CoreWords;
+import farglass.text.Language;
 import farglass.work.publish.Moments;
 import java.time.LocalDate;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import javafx.animation.PauseTransition;
@@ -173,7 +174,7 @@ final class DrillsPage extends VBox {
                 Boolean.TRUE.equals(right)
                         ? Words.of(
                                 "drill.right",
-                                String.format(Locale.ENGLISH, "%.1f", seconds),
+                                String.format(Language.locale(), "%.1f", seconds),
                                 next.lines().get(asked.id()).memory().intervalDays())
                         : Words.of(right == null ? "drill.late" : "drill.wrong", words(asked.right())));
         show(-1000, AFTER_MS, SLOW);
@@ -183,7 +184,7 @@ final class DrillsPage extends VBox {
 
     private String words(String code) {
         if (code.startsWith("=")) {
-            return code.substring(1).replace('-', ' ');
+            return CoreWords.code(code.substring(1));
         }
         return code.equals("none") ? Words.of("drill.nothing") : desk.lexicon().techniqueName(code);
     }

@@ -9,9 +9,9 @@ import farglass.desk.shell.Gradual;
 import farglass.desk.shell.Ui;
 import farglass.desk.shell.Words;
 import farglass.matchup.advise.MeetingWriter;
+import farglass.text.Language;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.function.Consumer;
 import java.util.function.Supplier;
 import java.util.stream.Collectors;
@@ -81,7 +81,7 @@ final class MinutesPage extends VBox {
                         "camp.share",
                         s.rounds() * r.camp().roundMinutes(),
                         w.gain(s.worth()),
-                        String.format(Locale.ENGLISH, "%+.2f", 100 * s.next())),
+                        String.format(Language.locale(), "%+.2f", 100 * s.next())),
                 "claim-interval");
         HBox shares = new HBox(8, bar, amount);
         shares.setAlignment(Pos.CENTER_LEFT);
@@ -91,7 +91,7 @@ final class MinutesPage extends VBox {
                         w.percent(ready.mean()),
                         w.percent(ready.lo()),
                         w.percent(ready.hi()),
-                        String.format(Locale.ENGLISH, "%.0f", ready.tries()),
+                        String.format(Language.locale(), "%.0f", ready.tries()),
                         ready.trainedTries()),
                 "claim-interval");
         VBox text = new VBox(0, name, places);

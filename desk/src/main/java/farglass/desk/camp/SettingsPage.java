@@ -9,6 +9,7 @@ import farglass.desk.shell.Words;
 import farglass.lexicon.Technique;
 import farglass.lexicon.Term;
 import farglass.plan.Plan;
+import farglass.text.Language;
 import java.time.DayOfWeek;
 import java.time.format.TextStyle;
 import java.util.ArrayList;
@@ -58,7 +59,7 @@ final class SettingsPage extends VBox {
         from.valueProperty().addListener((o, was, is) -> set(c -> c.from(is)));
         HBox week = new HBox(8);
         for (DayOfWeek d : DayOfWeek.values()) {
-            CheckBox box = new CheckBox(d.getDisplayName(TextStyle.SHORT, Locale.ENGLISH));
+            CheckBox box = new CheckBox(d.getDisplayName(TextStyle.SHORT, Language.locale()));
             box.setId("camp-day-" + d.name().substring(0, 3).toLowerCase(Locale.ROOT));
             box.setOnAction(e -> set(c -> c.days(chosen())));
             days.put(d, box);
@@ -72,7 +73,7 @@ final class SettingsPage extends VBox {
         discount.setId("camp-discount");
         discount.setBlockIncrement(0.1);
         discount.valueProperty().addListener((o, was, is) -> {
-            counts.setText(Words.of("camp.discount.value", String.format(Locale.ENGLISH, "%.2f", is.doubleValue())));
+            counts.setText(Words.of("camp.discount.value", String.format(Language.locale(), "%.2f", is.doubleValue())));
             if (!discount.isValueChanging()) {
                 set(c -> c.discount(Math.round(100 * is.doubleValue()) / 100.0));
             }

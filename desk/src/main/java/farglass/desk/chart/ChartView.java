@@ -7,10 +7,10 @@ import farglass.lexicon.Lexicon;
 import farglass.profile.ClaimWriter;
 import farglass.stats.Trial;
 import farglass.tendency.Flows;
+import farglass.text.Language;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.function.Consumer;
 import java.util.function.Supplier;
@@ -95,7 +95,7 @@ public final class ChartView extends Region {
                 lexicon.positionName(f.from()) + " (" + f.role() + ")",
                 lexicon.positionName(f.to()) + " (" + f.toRole() + ")",
                 f.trials().size(),
-                String.format(Locale.ROOT, "%.1f", f.perTenMinutes()),
+                String.format(Language.locale(), "%.1f", f.perTenMinutes()),
                 f.trials().stream().map(t -> t.tag().match()).distinct().count());
     }
 

@@ -123,24 +123,14 @@ public final class CheckStation implements Station, Keys.Bound {
         lexicon.setId("check-lexicon");
         history.setId("check-history");
         rules.setId("check-rules");
-        HBox head = new HBox(14);
-        Gradual.parts(
-                head,
-                Ui.label(Words.of("check.question"), "question"),
-                Ui.spring(),
-                facts,
-                compare,
-                history,
-                rules,
-                lexicon);
-        head.setAlignment(Pos.CENTER_LEFT);
+        HBox head = Ui.head(Ui.label(Words.of("check.question"), "question"), facts, compare, history, rules, lexicon);
         whatIf.setId("check-what-if");
         whatIf.setAccessibleText(Words.of("name.what-if"));
         whatIf.setPrefWidth(170);
         whatIf.setConverter(new StringConverter<>() {
             @Override
             public String toString(Ruleset r) {
-                return r == null ? "" : r.name();
+                return r == null ? "" : r.title();
             }
 
             @Override
@@ -247,7 +237,7 @@ public final class CheckStation implements Station, Keys.Bound {
                 r.details().a().surname(),
                 r.details().b().surname(),
                 date,
-                w.score().ruleset().name()));
+                w.score().ruleset().title()));
         tide.show(r, desk.amber(r), -1);
         own.show(r, w.score());
         other.show(r, w.otherwise());

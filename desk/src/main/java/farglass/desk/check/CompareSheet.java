@@ -9,6 +9,7 @@ import farglass.desk.shell.Words;
 import farglass.desk.tide.TwoTides;
 import farglass.match.MatchRecord;
 import farglass.match.Tag;
+import farglass.text.Language;
 import farglass.time.Clock;
 import farglass.work.publish.TagText;
 import java.util.Comparator;
@@ -133,7 +134,7 @@ final class CompareSheet extends StackPane {
     }
 
     private static String number(double v) {
-        return Double.isNaN(v) ? "-" : String.format(Locale.ROOT, "%.2f", v);
+        return Double.isNaN(v) ? "-" : String.format(Language.locale(), "%.2f", v);
     }
 
     private static String share(double v) {

@@ -5,6 +5,7 @@ import farglass.desk.shell.Ui;
 import farglass.desk.shell.Words;
 import farglass.match.Finding;
 import farglass.match.MatchRecord;
+import farglass.text.CoreWords;
 import farglass.time.Clock;
 import java.util.List;
 import java.util.function.Consumer;
@@ -97,7 +98,7 @@ final class FindingList {
             how.getStyleClass().removeAll("error", "warning", "info");
             how.getStyleClass().add(f.severity().code());
             how.setText(Words.of("severity." + f.severity().code()));
-            how.setAccessibleText(f.severity().code());
+            how.setAccessibleText(CoreWords.code(f.severity().code()));
             what.setText(f.message());
             remedy.setText(ways(f));
             remedy.setManaged(f.remedy() != null);

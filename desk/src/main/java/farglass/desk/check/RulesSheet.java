@@ -7,6 +7,7 @@ import farglass.rules.PenaltyEffect;
 import farglass.rules.Ruleset;
 import farglass.rules.RulesetException;
 import farglass.rules.RulesetReader;
+import farglass.text.CoreWords;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -145,7 +146,7 @@ final class RulesSheet extends StackPane {
     }
 
     private static VBox plain(String family, Node control) {
-        return new VBox(2, Ui.label(family.replace('-', ' '), "field-name"), control);
+        return new VBox(2, Ui.label(CoreWords.code(family), "field-name"), control);
     }
 
     /** Nothing is kept until all of it can be read. */

@@ -9,12 +9,12 @@ import farglass.match.Corner;
 import farglass.match.MatchRecord;
 import farglass.rules.Restart;
 import farglass.rules.Score;
+import farglass.text.Language;
 import farglass.time.Clock;
 import farglass.time.MatchTime;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
-import java.util.Locale;
 import java.util.function.BiConsumer;
 import javafx.geometry.Pos;
 import javafx.scene.control.Label;
@@ -29,7 +29,7 @@ final class ScoreSheet extends VBox {
     private final Desk desk;
     private final Label board = Ui.label("", "score-board");
     private final Label verdict = Ui.prose("", "claim-sentence");
-    private final Label control = Ui.label("", "soft");
+    private final Label control = Ui.prose("", "soft");
     private final ListView<Line> lines = Gradual.unfolding(new ListView<>());
     private MatchRecord record;
 
@@ -107,7 +107,7 @@ final class ScoreSheet extends VBox {
         }
         for (Score.Near n : s.near()) {
             all.add(new Line(
-                    n.t(), n.who(), Words.of("check.near", Words.of("award." + n.award())), n.why(), n.tag(), false));
+                    n.t(), n.who(), Words.of("check.near", Words.of("award." + n.award())), n.words(), n.tag(), false));
         }
         for (Score.Advantage a : s.advantages()) {
             all.add(new Line(a.t(), a.who(), Words.of("check.advantage"), a.why(), a.tag(), true));
@@ -126,7 +126,7 @@ final class ScoreSheet extends VBox {
                     x.t(),
                     x.loser(),
                     Words.of("check.restart"),
-                    Words.of("check.restart.lost", String.format(Locale.ROOT, "%.2f", x.lost())),
+                    Words.of("check.restart.lost", String.format(Language.locale(), "%.2f", x.lost())),
                     x.tag(),
                     false));
         }

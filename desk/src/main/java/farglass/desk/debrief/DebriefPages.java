@@ -14,8 +14,9 @@ import farglass.desk.shell.Words;
 import farglass.match.Coded;
 import farglass.match.PersonName;
 import farglass.matchup.advise.MeetingWriter;
+import farglass.text.CoreWords;
+import farglass.text.Language;
 import java.util.List;
-import java.util.Locale;
 import java.util.stream.Stream;
 import javafx.scene.layout.VBox;
 
@@ -46,7 +47,7 @@ final class DebriefPages {
                                     ? ""
                                     : Words.of(
                                             "debrief.outcome",
-                                            ((Coded) a.outcome()).code(),
+                                            CoreWords.code(((Coded) a.outcome()).code()),
                                             a.tags().size()),
                             STEP * a.depth(),
                             Lines.trials(d.record(), a.tags())));
@@ -207,7 +208,7 @@ final class DebriefPages {
     }
 
     private static String tenths(double x) {
-        return String.format(Locale.ENGLISH, "%.1f", x);
+        return String.format(Language.locale(), "%.1f", x);
     }
 
     void surprises(VBox box, Debrief d) {
@@ -216,7 +217,7 @@ final class DebriefPages {
             return;
         }
         MeetingWriter w = new MeetingWriter(
-                Locale.ENGLISH,
+                Language.locale(),
                 desk.lexicon(),
                 PersonName.first(desk.nameOf(desk.plan().get().us())),
                 PersonName.first(desk.nameOf(desk.plan().get().them())));
@@ -244,6 +245,6 @@ final class DebriefPages {
     }
 
     static String three(double x) {
-        return String.format(Locale.ENGLISH, "%.3f", x);
+        return String.format(Language.locale(), "%.3f", x);
     }
 }

@@ -115,8 +115,7 @@ public final class DebriefStation implements Station, Keys.Bound {
                     }
                 },
                 "choice");
-        HBox head = new HBox(10, question, Ui.spring(), matches, tag);
-        head.setAlignment(Pos.CENTER_LEFT);
+        HBox head = Ui.head(question, matches, tag);
         pages.add("debrief.page.branches", Pages.scroll(branches))
                 .add("debrief.page.decisions", Pages.scroll(decisions))
                 .add("debrief.page.conduct", Pages.scroll(conduct))

@@ -8,9 +8,9 @@ import farglass.desk.shell.Ui;
 import farglass.desk.shell.Words;
 import farglass.lexicon.Family;
 import farglass.rules.Rulesets;
+import farglass.text.Language;
 import farglass.work.debrief.DebriefService;
 import java.util.List;
-import java.util.Locale;
 import javafx.application.Platform;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
@@ -82,7 +82,7 @@ final class KindsPart extends VBox {
                         "season.kind.numbers",
                         k.tries(),
                         k.worked(),
-                        String.format(Locale.ENGLISH, "%.2f", k.expected()),
+                        String.format(Language.locale(), "%.2f", k.expected()),
                         k.verdict() == DecisionKind.Verdict.OPEN
                                 ? ""
                                 : Words.of(
@@ -93,6 +93,6 @@ final class KindsPart extends VBox {
     }
 
     private static String figure(double x) {
-        return String.format(Locale.ENGLISH, "%.1f", x);
+        return String.format(Language.locale(), "%.1f", x);
     }
 }

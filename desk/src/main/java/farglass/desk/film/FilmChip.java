@@ -3,6 +3,7 @@ package farglass.desk.film;
 import farglass.desk.player.FilmView;
 import farglass.desk.shell.Words;
 import farglass.match.MatchRecord;
+import farglass.text.Language;
 import farglass.time.Clock;
 import farglass.time.ClockMap;
 import farglass.time.FilmTime;
@@ -38,7 +39,8 @@ final class FilmChip extends Label {
                 : clock.at(m.time())
                         .map(s -> Words.of("film.kind." + s.kind().name().toLowerCase(Locale.ROOT)))
                         .orElse(Words.of("film.unsynced"));
-        String speed = String.format(Locale.ROOT, "%.3f", film.speed().get()).replaceAll("\\.?0+$", "");
+        String speed =
+                String.format(Language.locale(), "%.3f", film.speed().get()).replaceAll("[.,]?0+$", "");
         setVisible(true);
         setText(Words.of(
                         "film.chip",
@@ -65,6 +67,6 @@ final class FilmChip extends Label {
     }
 
     private static String signed(long ms) {
-        return String.format(Locale.ROOT, "%+.2f s", ms / 1000.0);
+        return String.format(Language.locale(), "%+.2f s", ms / 1000.0);
     }
 }

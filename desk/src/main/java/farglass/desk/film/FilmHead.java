@@ -3,9 +3,11 @@ package farglass.desk.film;
 import farglass.desk.shell.Desk;
 import farglass.desk.shell.Ui;
 import farglass.desk.shell.Words;
+import farglass.desk.shell.Wrapping;
 import farglass.match.Corner;
 import farglass.match.MatchRecord;
 import farglass.match.RecordKind;
+import farglass.text.CoreWords;
 import farglass.time.Dates;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
@@ -21,14 +23,14 @@ import javafx.scene.shape.Rectangle;
 final class FilmHead extends HBox {
     private final Desk desk;
     private final Label facts = Ui.label("", "soft");
-    private final HBox legend = new HBox(14);
+    private final Wrapping legend = new Wrapping(14, Pos.CENTER_RIGHT);
 
     FilmHead(Desk desk) {
         super(14);
         this.desk = desk;
         setAlignment(Pos.CENTER_LEFT);
-        legend.setAlignment(Pos.CENTER_LEFT);
-        getChildren().addAll(Ui.label(Words.of("film.question"), "question"), Ui.spring(), facts, legend);
+        facts.setWrapText(true);
+        getChildren().add(Ui.grow(Ui.head(Ui.label(Words.of("film.question"), "question"), facts, legend)));
     }
 
     void show(MatchRecord r) {
@@ -38,7 +40,8 @@ final class FilmHead extends HBox {
                 r.kind() == RecordKind.MATCH ? "" : Words.of("kind." + r.kind().code());
         String rules = desk.rulesName(d.ruleset(), d.date());
         // the name of many rules says what is worn
-        String attire = d.attire() == null || rules.endsWith(", " + d.attire()) ? "" : d.attire();
+        String worn = d.attire() == null ? "" : CoreWords.code(d.attire());
+        String attire = rules.endsWith(", " + worn) ? "" : worn;
         facts.setText(Stream.of(kind, d.event(), d.round(), date, attire, rules)
                 .filter(s -> s != null && !s.isEmpty())
                 .collect(Collectors.joining(", ")));

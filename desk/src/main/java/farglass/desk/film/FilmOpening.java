@@ -28,6 +28,7 @@ final class FilmOpening {
             make.setVisible(false);
             choice.makeFootage(desk.openRecord().get());
         });
+        make.setWrapText(true);
         StackPane.setAlignment(make, Pos.BOTTOM_CENTER);
         StackPane.setMargin(make, new Insets(24));
     }

@@ -13,6 +13,7 @@ import farglass.desk.tide.TideLine;
 import farglass.match.Corner;
 import farglass.match.MatchRecord;
 import farglass.match.Tag;
+import farglass.phrase.TypedWords;
 import farglass.time.Clock;
 import farglass.time.MatchTime;
 import farglass.work.publish.TagText;
@@ -432,7 +433,7 @@ public final class FilmStation implements Station, Keys.Bound {
     }
 
     private void keep(String text, List<Tag> tags) {
-        if (text.startsWith("clock")) {
+        if (TypedWords.clock(text)) {
             clocks.read(text);
         } else if (drafts.pass().correcting()) {
             drafts.pass().correct(tags);

@@ -86,6 +86,9 @@ final class RecordList {
         list.scrollTo(Math.max(0, index - 5));
     }
 
+    /** What is left of a long name in a narrow record, points. */
+    private static final double LEAST = 90;
+
     private final class Cell extends ListCell<Row> {
         private final Label time = Ui.label("", "record-time");
         private final Rectangle chip = new Rectangle(9, 9);
@@ -98,7 +101,7 @@ final class RecordList {
             time.setMinWidth(50);
             about.setTextOverrun(OverrunStyle.ELLIPSIS);
             about.setMinWidth(20);
-            what.setMinWidth(javafx.scene.layout.Region.USE_PREF_SIZE);
+            what.setMinWidth(LEAST);
             line.prefWidthProperty().bind(list.widthProperty().subtract(28));
             line.maxWidthProperty().bind(list.widthProperty().subtract(28));
         }

@@ -4,6 +4,7 @@ import farglass.desk.shell.Ui;
 import farglass.desk.shell.Words;
 import farglass.store.Backups;
 import farglass.store.Verification;
+import farglass.text.Language;
 import farglass.time.Dates;
 import java.util.HashMap;
 import java.util.List;
@@ -48,7 +49,7 @@ final class BackupList extends ListView<Backups.Backup> {
     }
 
     static String size(long bytes) {
-        return String.format(Locale.ROOT, "%.1f MB", bytes / 1024.0 / 1024.0);
+        return String.format(Language.locale(), "%.1f MB", bytes / 1024.0 / 1024.0);
     }
 
     private final class Cell extends ListCell<Backups.Backup> {

@@ -9,9 +9,9 @@ import farglass.matchup.model.Exit;
 import farglass.matchup.model.Model;
 import farglass.matchup.model.ModelState;
 import farglass.matchup.solve.ForwardPass;
+import farglass.text.Language;
 import java.util.Comparator;
 import java.util.List;
-import java.util.Locale;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import javafx.geometry.Pos;
@@ -79,9 +79,12 @@ record Exchange(
         return line(
                 cell(Words.of("matchup.head.place"), PLACE_WIDTH, "field-name"),
                 cell(Words.of("matchup.head.minutes"), 54, "field-name"),
-                cell(Words.of("matchup.head.ours", w.name(true).toUpperCase(Locale.ENGLISH)), SIDE_WIDTH, "field-name"),
                 cell(
-                        Words.of("matchup.head.ours", w.name(false).toUpperCase(Locale.ENGLISH)),
+                        Words.of("matchup.head.ours", w.name(true).toUpperCase(Language.locale())),
+                        SIDE_WIDTH,
+                        "field-name"),
+                cell(
+                        Words.of("matchup.head.ours", w.name(false).toUpperCase(Language.locale())),
                         SIDE_WIDTH,
                         "field-name"),
                 cell(Words.of("matchup.head.worth"), 54, "field-name"));
@@ -90,7 +93,10 @@ record Exchange(
     Node row(MeetingWriter w, Runnable chosen) {
         HBox line = line(
                 cell(w.place(place), PLACE_WIDTH, "pinned-sentence"),
-                cell(Words.of("matchup.minutes", String.format(Locale.ENGLISH, "%.1f", minutes)), 54, "claim-interval"),
+                cell(
+                        Words.of("matchup.minutes", String.format(Language.locale(), "%.1f", minutes)),
+                        54,
+                        "claim-interval"),
                 side(w, ours, our, Look.ours()),
                 side(w, theirs, their, Look.theirs()),
                 cell(w.gain(worth), 54, worth < 0 ? "weak" : "body"));
@@ -106,8 +112,8 @@ record Exchange(
         Label numbers = Ui.label(
                 Words.of(
                         "matchup.prospect",
-                        String.format(Locale.ENGLISH, "%.2f", p.points()),
-                        String.format(Locale.ENGLISH, "%.2f", p.finishes())),
+                        String.format(Language.locale(), "%.2f", p.points()),
+                        String.format(Language.locale(), "%.2f", p.finishes())),
                 "claim-interval");
         HBox second = new HBox(6, bar, numbers);
         second.setAlignment(Pos.CENTER_LEFT);
@@ -117,7 +123,7 @@ record Exchange(
                         : Words.of(
                                 "matchup.best",
                                 w.technique(e.technique()),
-                                String.format(Locale.ENGLISH, "%.1f", e.rate()),
+                                String.format(Language.locale(), "%.1f", e.rate()),
                                 w.percent(e.chance())),
                 "body");
         VBox box = new VBox(1, name, second);

@@ -5,14 +5,15 @@ import farglass.desk.shell.Desk;
 import farglass.desk.shell.Gradual;
 import farglass.desk.shell.Ui;
 import farglass.desk.shell.Words;
+import farglass.desk.shell.Wrapping;
 import farglass.matchup.advise.Meeting;
 import farglass.matchup.advise.MeetingWriter;
 import farglass.matchup.advise.Proposal;
 import farglass.matchup.model.Exit;
 import farglass.matchup.model.ModelState;
+import farglass.text.Language;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.function.Supplier;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
@@ -73,7 +74,7 @@ final class ExchangeDetail extends VBox {
                 w.percent(m.share(at, false))));
         List<Supplier<Node>> made = new ArrayList<>();
         for (boolean ours : new boolean[] {true, false}) {
-            made.add(() -> Ui.label(w.name(ours).toUpperCase(Locale.ENGLISH), "heading"));
+            made.add(() -> Ui.label(w.name(ours).toUpperCase(Language.locale()), "heading"));
             List<Exit> exits = m.model().exits(at, ours);
             if (exits.isEmpty()) {
                 made.add(() -> Ui.label(Words.of("matchup.nothing"), "soft"));
@@ -93,13 +94,15 @@ final class ExchangeDetail extends VBox {
         Label rate = Ui.label(
                 Words.of(
                         "matchup.rate",
-                        String.format(Locale.ENGLISH, "%.2f", e.rate()),
+                        String.format(Language.locale(), "%.2f", e.rate()),
                         r == null
                                 ? ""
-                                : String.format(Locale.ENGLISH, "%.2f", r.rate().lo()),
+                                : String.format(
+                                        Language.locale(), "%.2f", r.rate().lo()),
                         r == null
                                 ? ""
-                                : String.format(Locale.ENGLISH, "%.2f", r.rate().hi())),
+                                : String.format(
+                                        Language.locale(), "%.2f", r.rate().hi())),
                 "claim-interval");
         Label chance = Ui.label(
                 Words.of(
@@ -134,8 +137,7 @@ final class ExchangeDetail extends VBox {
                             "quiet"));
         }
         tools.getChildren().add(Ui.button(Words.of("matchup.correct"), () -> correction.open(e, w), "quiet"));
-        HBox head = new HBox(8, name, Ui.spring(), tools);
-        head.setAlignment(Pos.CENTER_LEFT);
+        Wrapping head = new Wrapping(8, Pos.CENTER_LEFT, name, tools);
         return new VBox(0, head, new HBox(12, rate, chance), Ui.prose(w.source(e), "claim-notes"));
     }
 

@@ -9,6 +9,7 @@ import farglass.match.Edit;
 import farglass.match.MatchRecord;
 import farglass.matchup.advise.MeetingWriter;
 import farglass.matchup.fit.KnownGame;
+import farglass.text.CoreWords;
 import farglass.time.Dates;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -78,7 +79,7 @@ final class KnownPage extends VBox {
                 "known.film",
                 Dates.words(r.details().date()),
                 String.valueOf(r.details().event()),
-                r.kind().code()));
+                CoreWords.code(r.kind().code())));
         open.setSelected(!r.isPrivate());
         open.setOnAction(e -> desk.edit(r.id(), new Edit.SetPrivate(r.isPrivate(), !r.isPrivate())));
         return open;

@@ -36,7 +36,7 @@ import javafx.scene.layout.VBox;
 public final class MatchupStation implements Station, Keys.Bound {
     private final Desk desk;
     private final MeetingModel model;
-    private final Label question = Ui.label("", "question");
+    private final Label question = Ui.prose("", "question");
     private final VBox exchanges = new VBox(0);
     private final VBox deciding = new VBox(0);
     private final VBox style = new VBox(8);

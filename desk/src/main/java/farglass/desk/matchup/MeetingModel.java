@@ -18,9 +18,9 @@ import farglass.plan.Approach;
 import farglass.plan.Assignment;
 import farglass.plan.Plan;
 import farglass.rules.Ruleset;
+import farglass.text.Language;
 import farglass.work.meeting.MeetingService;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.concurrent.atomic.AtomicLong;
 import javafx.application.Platform;
@@ -270,14 +270,14 @@ public final class MeetingModel {
     public GamePageWriter pages() {
         Assignment a = desk.assignment().get();
         Plan p = desk.plan().get();
-        return new GamePageWriter(Locale.ENGLISH, desk.lexicon(), first(a.us()), first(p.them()));
+        return new GamePageWriter(Language.locale(), desk.lexicon(), first(a.us()), first(p.them()));
     }
 
     /** Words with the first names of the two. */
     public MeetingWriter writer() {
         Assignment a = desk.assignment().get();
         Plan p = desk.plan().get();
-        return new MeetingWriter(Locale.ENGLISH, desk.lexicon(), first(a.us()), first(p.them()));
+        return new MeetingWriter(Language.locale(), desk.lexicon(), first(a.us()), first(p.them()));
     }
 
     private String first(String id) {

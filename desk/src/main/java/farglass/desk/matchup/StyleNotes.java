@@ -14,6 +14,7 @@ import farglass.profile.Section;
 import farglass.tendency.Filter;
 import farglass.tendency.LibraryIndex;
 import farglass.tendency.MatchFacts;
+import farglass.text.CoreWords;
 import farglass.time.Dates;
 import java.util.ArrayList;
 import java.util.List;
@@ -68,7 +69,7 @@ record StyleNotes(List<String> sides, List<String> grips, List<String> history) 
                     winner == null
                             ? Words.of("matchup.met.nobody")
                             : r.athlete(winner).name(),
-                    result == null ? "" : result.method().code()));
+                    result == null ? "" : CoreWords.code(result.method().code())));
         }
         return lines;
     }

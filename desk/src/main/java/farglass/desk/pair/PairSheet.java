@@ -7,8 +7,8 @@ import farglass.desk.shell.Ui;
 import farglass.desk.shell.Words;
 import farglass.film.reel.DrawingPainter;
 import farglass.match.Corner;
+import farglass.text.Language;
 import farglass.time.FilmTime;
-import java.util.Locale;
 import javafx.scene.control.Label;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
@@ -190,9 +190,10 @@ public final class PairSheet extends StackPane {
         long apart = offsetMs - (rightSide.at().ms() - leftSide.at().ms());
         told.setText(Words.of(
                 "pair.told",
-                String.format(Locale.ROOT, "%+.2f", (now().ms() - leftSide.at().ms()) / 1000.0),
-                String.format(Locale.ROOT, "%+.2f", apart / 1000.0),
-                String.format(Locale.ROOT, "%.3f", speed).replaceAll("\\.?0+$", "")));
+                String.format(
+                        Language.locale(), "%+.2f", (now().ms() - leftSide.at().ms()) / 1000.0),
+                String.format(Language.locale(), "%+.2f", apart / 1000.0),
+                String.format(Language.locale(), "%.3f", speed).replaceAll("[.,]?0+$", "")));
     }
 
     /** Frees both films. */

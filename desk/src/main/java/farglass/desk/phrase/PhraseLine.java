@@ -3,6 +3,7 @@ package farglass.desk.phrase;
 import farglass.check.SecondPass;
 import farglass.desk.shell.Ui;
 import farglass.desk.shell.Words;
+import farglass.desk.shell.Wrapping;
 import farglass.lexicon.Lexicon;
 import farglass.match.Corner;
 import farglass.match.MatchRecord;
@@ -13,6 +14,7 @@ import farglass.phrase.Context;
 import farglass.phrase.LikelyNext;
 import farglass.phrase.PhraseReader;
 import farglass.phrase.Reading;
+import farglass.phrase.TypedWords;
 import farglass.time.Clock;
 import farglass.time.MatchTime;
 import java.util.List;
@@ -44,7 +46,7 @@ public final class PhraseLine extends VBox {
     private final Label stamp = Ui.label("", "phrase-stamp");
     private final Label reading = Ui.label("", "phrase-reading");
     private final Label inferred = Ui.label("", "phrase-inferred");
-    private final HBox choices = new HBox(14);
+    private final Wrapping choices = new Wrapping(14, Pos.CENTER_LEFT);
     private final PhraseReader reader;
     private final Lexicon lexicon;
     private final Supplier<MatchRecord> record;
@@ -88,7 +90,6 @@ public final class PhraseLine extends VBox {
         HBox line = new HBox(10, stamp, Ui.grow(field), reading, inferred);
         line.setAlignment(Pos.CENTER_LEFT);
         stamp.setMinWidth(52);
-        choices.setAlignment(Pos.CENTER_LEFT);
         choices.setMinHeight(24);
         getChildren().addAll(line, choices);
         showLikely();
@@ -190,7 +191,7 @@ public final class PhraseLine extends VBox {
         begin();
         if (begun == null) {
             stamp.setText("");
-            say("", "", text.startsWith("clock") ? "" : Words.of("phrase.no-time"));
+            say("", "", TypedWords.clock(text) ? "" : Words.of("phrase.no-time"));
             return;
         }
         stamp.setText(Clock.tenths(begun.ms()));
@@ -219,7 +220,7 @@ public final class PhraseLine extends VBox {
 
     private void confirm() {
         String text = field.getText().strip();
-        if ((last != null && last.complete()) || text.startsWith("clock")) {
+        if ((last != null && last.complete()) || TypedWords.clock(text)) {
             List<Tag> tags = last == null ? List.of() : last.tags();
             field.clear();
             keep.accept(text, tags);

@@ -32,13 +32,10 @@ final class CallsPart extends VBox {
         this.model = model;
         this.own = own;
         setId("plan-calls");
-        HBox head = new HBox(
-                8,
+        HBox head = Ui.head(
                 Ui.label(Words.of("plan.calls"), "heading"),
-                Ui.spring(),
                 computed,
                 Ui.button(Words.of("plan.calls.add"), this::add, "choice"));
-        head.setAlignment(Pos.CENTER_LEFT);
         getChildren().addAll(head, rows);
     }
 

@@ -10,8 +10,8 @@ import farglass.matchup.advise.DecisionWriter;
 import farglass.matchup.advise.Decisions;
 import farglass.matchup.advise.Proposal;
 import farglass.stats.TagRef;
+import farglass.text.Language;
 import java.util.List;
-import java.util.Locale;
 import java.util.function.Consumer;
 import java.util.stream.Collectors;
 import javafx.geometry.Pos;
@@ -110,7 +110,7 @@ final class ChangePart extends VBox {
     }
 
     private static String times(double factor) {
-        return Words.of("plan.change.times", String.format(Locale.ENGLISH, "%.2f", factor));
+        return Words.of("plan.change.times", String.format(Language.locale(), "%.2f", factor));
     }
 
     private void effect(Adaptation.Effect e, double now) {
@@ -127,7 +127,7 @@ final class ChangePart extends VBox {
     }
 
     private static String percent(double share) {
-        return String.format(Locale.ENGLISH, "%.1f%%", 100 * share);
+        return String.format(Language.locale(), "%.1f%%", 100 * share);
     }
 
     private void broken(First first) {

@@ -5,7 +5,7 @@ import farglass.desk.shell.Ui;
 import farglass.desk.shell.Words;
 import farglass.plan.Approach;
 import farglass.plan.Plan;
-import java.util.Locale;
+import farglass.text.Language;
 import java.util.function.BiFunction;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
@@ -78,7 +78,7 @@ final class Dials extends VBox {
     }
 
     private void factor() {
-        factor.setText(Words.of("plan.pressing.value", String.format(Locale.ENGLISH, "%.2f", pressing.getValue())));
+        factor.setText(Words.of("plan.pressing.value", String.format(Language.locale(), "%.2f", pressing.getValue())));
     }
 
     void show(Plan p) {

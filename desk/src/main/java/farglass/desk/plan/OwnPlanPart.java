@@ -49,7 +49,7 @@ final class OwnPlanPart extends VBox {
         Button take = Ui.button(Words.of("plan.own.take"), this::take, "choice");
         take.setId("own-plan-take");
         Stream.of(add, take).forEach(b -> b.setMinWidth(USE_PREF_SIZE));
-        HBox head = new HBox(8, Ui.label(Words.of("plan.own"), "heading"), Ui.spring(), take);
+        HBox head = Ui.head(Ui.label(Words.of("plan.own"), "heading"), take);
         HBox typed = new HBox(8, Ui.grow(line), add);
         Stream.of(head, typed).forEach(b -> b.setAlignment(Pos.CENTER_LEFT));
         getChildren().addAll(head, typed, rows);

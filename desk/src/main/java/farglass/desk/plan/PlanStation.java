@@ -16,6 +16,7 @@ import farglass.plan.Fork;
 import farglass.plan.PinnedClaim;
 import farglass.plan.Plan;
 import farglass.stats.Grade;
+import farglass.text.CoreWords;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -28,7 +29,6 @@ import javafx.beans.binding.Bindings;
 import javafx.beans.value.ObservableValue;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
-import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
@@ -36,7 +36,6 @@ import javafx.scene.control.TextArea;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.HBox;
-import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import javafx.util.StringConverter;
@@ -147,10 +146,8 @@ public final class PlanStation implements Station, Keys.Bound {
         });
         Node brief = Ui.button(Words.of("plan.brief"), this::openBrief, "choice");
         brief.setId("plan-brief");
-        HBox head = new HBox(
-                10,
+        HBox head = Ui.head(
                 question,
-                Ui.spring(),
                 against,
                 Ui.button(Words.of("plan.undo"), () -> desk.stepPlan(-1), "choice"),
                 Ui.button(Words.of("plan.redo"), () -> desk.stepPlan(1), "choice"),
@@ -158,11 +155,6 @@ public final class PlanStation implements Station, Keys.Bound {
                 Ui.button(Words.of("plan.pdf"), this::choosePdf, "choice"),
                 brief,
                 Ui.button(Words.of("plan.card"), papers::chooseCard, "strong-button"));
-        head.setAlignment(Pos.CENTER_LEFT);
-        // a long name gives way to the buttons
-        head.getChildren().stream()
-                .filter(Button.class::isInstance)
-                .forEach(b -> ((Button) b).setMinWidth(Region.USE_PREF_SIZE));
         ScrollPane canvas = new ScrollPane(tree);
         canvas.getStyleClass().add("plain");
         VBox own = new VBox(8);
@@ -380,7 +372,11 @@ public final class PlanStation implements Station, Keys.Bound {
     private Node row(PinnedClaim c, boolean inList) {
         Label sentence = Ui.prose(c.sentence(), inList ? "pinned-sentence" : "body");
         Label number = Ui.label(
-                Words.of("plan.number", c.number(), c.grade().name().toLowerCase(Locale.ROOT)), "claim-interval");
+                Words.of(
+                        "plan.number",
+                        c.number(),
+                        CoreWords.code(c.grade().name().toLowerCase(Locale.ROOT))),
+                "claim-interval");
         HBox second = new HBox(8, number, Ui.spring());
         second.setAlignment(Pos.CENTER_LEFT);
         if (!inList) {

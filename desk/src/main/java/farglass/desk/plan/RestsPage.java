@@ -10,9 +10,9 @@ import farglass.matchup.advise.Proposal;
 import farglass.matchup.model.Correction;
 import farglass.matchup.model.ModelState;
 import farglass.plan.Approach;
+import farglass.text.Language;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.function.Supplier;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
@@ -96,7 +96,7 @@ final class RestsPage extends VBox {
                                     + w.place(c.exit().from()),
                             c.rate() == null
                                     ? Words.of("plan.rests.unchanged")
-                                    : String.format(Locale.ENGLISH, "%.2f", c.rate()),
+                                    : String.format(Language.locale(), "%.2f", c.rate()),
                             c.chance() == null ? Words.of("plan.rests.unchanged") : w.percent(c.chance()),
                             c.reason()),
                     x -> x.uncorrect(c.exit()));

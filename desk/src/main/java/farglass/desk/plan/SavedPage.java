@@ -12,9 +12,9 @@ import farglass.plan.Approach;
 import farglass.plan.Fork;
 import farglass.plan.Plan;
 import farglass.plan.Saved;
+import farglass.text.Language;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import javafx.application.Platform;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
@@ -99,8 +99,8 @@ final class SavedPage extends VBox {
         }
         String dials = Words.of(
                 "plan.saved.dials",
-                String.format(Locale.ENGLISH, "%.2f", a.emphasis()),
-                String.format(Locale.ENGLISH, "%.2f", a.pressing()),
+                String.format(Language.locale(), "%.2f", a.emphasis()),
+                String.format(Language.locale(), "%.2f", a.pressing()),
                 a.wishes().barred().size()
                         + a.wishes().fixed().size()
                         + a.wishes().corrections().size(),

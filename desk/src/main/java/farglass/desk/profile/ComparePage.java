@@ -8,6 +8,7 @@ import farglass.match.PersonName;
 import farglass.match.Result;
 import farglass.profile.Comparison;
 import farglass.tendency.Filter;
+import farglass.text.CoreWords;
 import farglass.time.Dates;
 import java.util.ArrayList;
 import java.util.List;
@@ -97,7 +98,7 @@ final class ComparePage extends VBox {
                         : Words.of(
                                 "versus.won",
                                 r.athlete(result.winner()).name(),
-                                result.method().code());
+                                CoreWords.code(result.method().code()));
         return date + desk.rulesName(r.details().ruleset(), r.details().date()) + ": " + end;
     }
 }

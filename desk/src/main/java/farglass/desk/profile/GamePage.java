@@ -8,6 +8,7 @@ import farglass.desk.shell.Words;
 import farglass.scout.GameFigure;
 import farglass.scout.ReportWriter;
 import farglass.stats.Trial;
+import farglass.text.Language;
 import farglass.work.publish.GamePublication;
 import java.io.File;
 import java.nio.file.Path;
@@ -26,7 +27,7 @@ import javafx.stage.FileChooser;
 final class GamePage extends VBox {
     private final Desk desk;
     private final GameView view;
-    private final ReportWriter writer = new ReportWriter(Locale.ENGLISH);
+    private final ReportWriter writer = new ReportWriter(Language.locale());
     private final Consumer<List<Trial>> play;
     private final FlowPane words = new FlowPane(10, 2);
     private GameFigure figure;

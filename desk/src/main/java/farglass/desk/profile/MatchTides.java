@@ -10,6 +10,7 @@ import farglass.match.MatchRecord;
 import farglass.match.Result;
 import farglass.tendency.Evidence;
 import farglass.tendency.MatchFacts;
+import farglass.text.CoreWords;
 import farglass.time.Dates;
 import java.time.YearMonth;
 import java.util.ArrayList;
@@ -105,6 +106,6 @@ final class MatchTides extends ListView<List<Evidence.Seen>> {
         }
         return Words.of(
                 result.winner() == seen.corner() ? "result.won" : "result.lost",
-                result.method().code());
+                CoreWords.code(result.method().code()));
     }
 }

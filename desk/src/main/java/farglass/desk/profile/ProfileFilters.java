@@ -221,7 +221,7 @@ final class ProfileFilters extends VBox {
     private Map<String, String> rulesets() {
         Map<String, String> map = new LinkedHashMap<>();
         for (Ruleset r : desk.rulesets().get().all()) {
-            map.putIfAbsent(r.code(), r.name());
+            map.putIfAbsent(r.code(), r.title());
         }
         return map;
     }

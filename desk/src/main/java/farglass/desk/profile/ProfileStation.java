@@ -33,7 +33,6 @@ import javafx.beans.property.SimpleStringProperty;
 import javafx.beans.property.StringProperty;
 import javafx.beans.value.ObservableValue;
 import javafx.collections.ListChangeListener;
-import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
@@ -141,15 +140,12 @@ public final class ProfileStation implements Station, Keys.Bound {
     }
 
     private VBox layout() {
-        HBox head = new HBox(10);
-        Gradual.parts(
-                head,
+        HBox head = Ui.head(
                 question,
-                Ui.spring(),
                 basis,
                 named("own-claim", Ui.button(Words.of("own.button"), this::ownClaim, "choice")),
                 named("hand-over", Ui.button(Words.of("hand-over.button"), this::handOver, "strong-button")));
-        head.setAlignment(Pos.CENTER_LEFT);
+        name.setMinWidth(Region.USE_PREF_SIZE);
         VBox sheet = new VBox(6, new HBox(8, name, Ui.spring(), strength), Ui.grow(middle));
         sheet.getStyleClass().add("sheet");
         VBox clips = Ui.sheet(Words.of("profile.clip"), null, clip);

@@ -7,9 +7,9 @@ import farglass.scout.Edge;
 import farglass.scout.ReportWriter;
 import farglass.scout.Sentence;
 import farglass.stats.Grade;
+import farglass.text.Language;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import javafx.beans.value.ChangeListener;
 import javafx.beans.value.ObservableValue;
 import javafx.beans.value.WeakChangeListener;
@@ -96,7 +96,7 @@ final class SentenceView extends VBox {
         if (!e.against() && e.worth() < LEAST_SAID) {
             return "";
         }
-        String number = String.format(Locale.ROOT, "%.1f", e.worth());
+        String number = String.format(Language.locale(), "%.1f", e.worth());
         return Words.of(e.against() ? "scouting.worth" : "scouting.brings", number);
     }
 

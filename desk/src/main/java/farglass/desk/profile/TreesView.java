@@ -7,8 +7,8 @@ import farglass.lexicon.Lexicon;
 import farglass.profile.Figure;
 import farglass.stats.Trial;
 import farglass.tendency.FinishTree;
+import farglass.text.Language;
 import java.util.List;
-import java.util.Locale;
 import java.util.function.Consumer;
 import javafx.geometry.Insets;
 import javafx.geometry.Pos;
@@ -60,7 +60,7 @@ final class TreesView extends VBox {
                 ? lexicon.positionName(node.step().code().substring(1))
                 : lexicon.techniqueName(node.step().code());
         String seconds =
-                Double.isNaN(node.medianMs()) ? "-" : String.format(Locale.ROOT, "%.1f", node.medianMs() / 1000);
+                Double.isNaN(node.medianMs()) ? "-" : String.format(Language.locale(), "%.1f", node.medianMs() / 1000);
         Button word = Ui.button(
                 Words.of(node.step().own() ? "tree.own" : "tree.other", name),
                 () -> playAll.accept(node.trials()),

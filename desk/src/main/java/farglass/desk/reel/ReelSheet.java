@@ -8,6 +8,7 @@ import farglass.desk.shell.Words;
 import farglass.match.MatchRecord;
 import farglass.phrase.TagQuery;
 import farglass.store.bundle.FileNames;
+import farglass.text.Language;
 import farglass.work.publish.Cut;
 import farglass.work.publish.ReelPublication;
 import farglass.work.publish.TagText;
@@ -184,7 +185,7 @@ public final class ReelSheet extends StackPane {
     }
 
     private HBox trim(long ms, String words, java.util.function.LongConsumer changed) {
-        Label shown = Ui.label(Words.of(words, String.format(Locale.ROOT, "%.1f", ms / 1000.0)), "record-about");
+        Label shown = Ui.label(Words.of(words, String.format(Language.locale(), "%.1f", ms / 1000.0)), "record-about");
         shown.setMinWidth(USE_PREF_SIZE);
         HBox box = new HBox(
                 2,

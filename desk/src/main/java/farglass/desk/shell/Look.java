@@ -44,9 +44,17 @@ public final class Look {
         }
     }
 
+    /** In the theme in force, at the usual size. */
     public static Scene scene(Parent root, double width, double height) {
-        Scene scene = new Scene(root, width, height, paper());
+        return scene(root, width, height, TextSize.PERCENT_100);
+    }
+
+    /** In the theme in force. */
+    public static Scene scene(Parent root, double width, double height, TextSize size) {
+        Parent shown = size == TextSize.PERCENT_100 ? root : new Zoomed(root, size.factor());
+        Scene scene = new Scene(shown, width, height, paper());
         scene.getStylesheets().setAll(Theme.current().sheets());
+        scene.getStylesheets().addAll(size.sheets());
         return scene;
     }
 

@@ -8,18 +8,16 @@ import javafx.scene.Node;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.control.ToggleGroup;
-import javafx.scene.layout.HBox;
 import javafx.scene.layout.StackPane;
 
 /** Pages of a station, one in sight, chosen by chips. */
 public final class Pages {
-    private final HBox chips = new HBox(6);
+    private final Wrapping chips = new Wrapping(6, Pos.CENTER_RIGHT);
     private final StackPane middle = new StackPane();
     private final ToggleGroup group = new ToggleGroup();
     private final List<Node> all = new ArrayList<>();
 
     public Pages() {
-        chips.setAlignment(Pos.CENTER_LEFT);
         middle.setMinHeight(0);
     }
 

@@ -2,10 +2,12 @@ package farglass.desk.shell;
 
 import java.time.format.DateTimeFormatter;
 import java.util.function.Function;
+import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.DatePicker;
 import javafx.scene.control.Label;
+import javafx.scene.control.Labeled;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
@@ -15,6 +17,9 @@ import javafx.util.converter.LocalDateStringConverter;
 
 /** Small pieces that every station is made of. */
 public final class Ui {
+    /** What a question keeps beside tools, points. */
+    private static final double QUESTION = 220;
+
     private Ui() {}
 
     public static Label label(String text, String... styles) {
@@ -57,8 +62,11 @@ public final class Ui {
     public static VBox sheet(String heading, Node atRight, Node... content) {
         VBox box = new VBox(8);
         box.getStyleClass().add("sheet");
-        HBox head = new HBox(8, label(heading, "heading"), spring());
+        Label name = label(heading, "heading");
+        name.setMinWidth(Region.USE_PREF_SIZE);
+        HBox head = new HBox(8, name, spring());
         if (atRight != null) {
+            HBox.setHgrow(atRight, Priority.SOMETIMES);
             head.getChildren().add(atRight);
         }
         Node[] parts = new Node[content.length + 1];
@@ -66,6 +74,24 @@ public final class Ui {
         System.arraycopy(content, 0, parts, 1, content.length);
         Gradual.parts(box, parts);
         return box;
+    }
+
+    /**
+     * The question that a station answers, and at its right what can be done there. Either goes on in the next line
+     * where there is no room for both.
+     */
+    public static HBox head(Label question, Node... tools) {
+        question.setWrapText(true);
+        question.setMinWidth(QUESTION);
+        for (Node tool : tools) {
+            if (tool instanceof Labeled l) {
+                l.setMinWidth(Region.USE_PREF_SIZE);
+            }
+        }
+        HBox head = new HBox(10, question, grow(new Wrapping(10, Pos.CENTER_RIGHT, tools)));
+        head.setAlignment(Pos.CENTER_LEFT);
+        head.setMinHeight(Region.USE_PREF_SIZE);
+        return head;
     }
 
     /** Words for values that are chosen from a list and never typed. */

@@ -124,7 +124,7 @@ public final class FirstSteps extends VBox {
 
     private Node line(Step step) {
         boolean ticked = done.contains(step);
-        Label name = Ui.label(Words.of(ticked ? "steps.done" : "steps.open", Words.of(step.words())), "strong");
+        Label name = Ui.prose(Words.of(ticked ? "steps.done" : "steps.open", Words.of(step.words())), "strong");
         name.setAccessibleText(Words.of(ticked ? "steps.is-done" : "steps.is-open", Words.of(step.words())));
         VBox line = new VBox(0, name, Ui.prose(Words.of(step.how()), "claim-notes"));
         line.setOpacity(ticked ? 0.55 : 1);

@@ -8,6 +8,7 @@ import farglass.film.studio.Footage;
 import farglass.match.MatchRecord;
 import farglass.store.json.FormatException;
 import farglass.store.json.MatchJson;
+import farglass.text.Language;
 import farglass.time.Dates;
 import farglass.time.FilmTime;
 import farglass.time.MatchTime;
@@ -19,7 +20,6 @@ import java.nio.file.Path;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.function.Consumer;
 import javafx.application.Platform;
@@ -253,7 +253,7 @@ public final class TrainerSheet extends StackPane {
     }
 
     private static String number(double v) {
-        return Double.isNaN(v) ? "-" : String.format(Locale.ROOT, "%.2f", v);
+        return Double.isNaN(v) ? "-" : String.format(Language.locale(), "%.2f", v);
     }
 
     private static String share(double v) {

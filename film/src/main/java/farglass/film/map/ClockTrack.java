@@ -1,6 +1,7 @@
 package farglass.film.map;
 
 import farglass.film.FilmException;
+import farglass.film.FilmWords;
 import farglass.film.map.FilmScan.Display;
 import farglass.film.text.BesideThread;
 import farglass.film.text.TextLine;
@@ -58,7 +59,7 @@ final class ClockTrack {
             List<TextLine> lines = new ArrayList<>();
             for (int i = 0; i < shown.length; i++) {
                 if (cancelled.getAsBoolean()) {
-                    throw new FilmException("Looking for the match clock was cancelled. Nothing was changed.");
+                    throw new FilmException(FilmWords.of("clock.cancelled"));
                 }
                 TextLine line = BesideThread.result(displays.get(i).text());
                 lines.add(line);

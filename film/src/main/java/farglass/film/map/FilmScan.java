@@ -2,6 +2,7 @@ package farglass.film.map;
 
 import farglass.film.FilmException;
 import farglass.film.FilmFile;
+import farglass.film.FilmWords;
 import farglass.film.GrayPicture;
 import farglass.film.score.ScoreCrops;
 import farglass.film.text.TextLine;
@@ -48,7 +49,7 @@ record FilmScan(
         int n = film.info().frames();
         film.lookOver(pass.frame() + 1, frame -> {
             if (cancelled.getAsBoolean()) {
-                throw new FilmException("Looking for the match clock was cancelled. Nothing was changed.");
+                throw new FilmException(FilmWords.of("clock.cancelled"));
             }
             for (ScoreCrops crops : score) {
                 crops.take(film, frame, film.timeOf(frame).ms());

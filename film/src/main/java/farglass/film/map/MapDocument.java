@@ -7,6 +7,7 @@ import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import farglass.film.Box;
 import farglass.film.FilmException;
+import farglass.film.FilmWords;
 import farglass.film.score.ScoreChange;
 import farglass.film.score.ScoreGraphic;
 import farglass.film.score.ScoreKind;
@@ -169,7 +170,7 @@ public final class MapDocument {
             boolean down = !doc.path("direction").asText().equals("up");
             return new MapProposal(parts, shots, readings, down, clock(doc, CLOCK), clock(doc, RIVAL), track(doc));
         } catch (JsonProcessingException | RuntimeException e) {
-            throw new FilmException("What was read off this film before is damaged. It will be read again.");
+            throw new FilmException(FilmWords.of("map.damaged"));
         }
     }
 

@@ -3,6 +3,7 @@ package farglass.film.map;
 import farglass.film.Box;
 import farglass.film.FilmException;
 import farglass.film.FilmFile;
+import farglass.film.FilmWords;
 import farglass.film.map.ClockRuns.Run;
 import farglass.film.score.CloseLook;
 import farglass.film.score.Layout;
@@ -181,8 +182,7 @@ public final class MapFinder {
         long length = lengthMs != null ? lengthMs : wholeMinutes(track, scan.ms());
         List<Run> runs = ClockRuns.of(track, scan.ms(), length);
         if (runs.isEmpty()) {
-            throw new FilmException("No running clock could be read in the box. Nothing was changed. Draw the box"
-                    + " closer round the digits, or type the clock at a few moments (clock 6:30) and try again.");
+            throw new FilmException(FilmWords.of("map.no-clock"));
         }
         List<MapProposal.Part> parts = new SegmentBuilder(scan, track, runs, duration, length).parts();
         List<ScoreReader.View> views = new ArrayList<>();

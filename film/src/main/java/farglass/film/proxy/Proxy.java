@@ -3,6 +3,7 @@ package farglass.film.proxy;
 import farglass.film.FilmException;
 import farglass.film.FilmFile;
 import farglass.film.FilmInfo;
+import farglass.film.FilmWords;
 import farglass.film.FullDisk;
 import farglass.film.Whole;
 import farglass.time.FilmTime;
@@ -81,9 +82,7 @@ public record Proxy(Path folder, Path film, FilmInfo info) {
                 progress.accept((i + 1.0) / pieces());
             }
         } catch (IOException e) {
-            throw new FilmException(
-                    "The quick copy of " + film.getFileName() + " could not be written (" + FullDisk.reason(folder, e)
-                            + "). The film can be used without it. Make room on the disk and open it again.");
+            throw new FilmException(FilmWords.of("copy.unwritten", film.getFileName(), FullDisk.reason(folder, e)));
         }
     }
 

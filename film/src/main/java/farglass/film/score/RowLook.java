@@ -3,6 +3,7 @@ package farglass.film.score;
 import farglass.film.Box;
 import farglass.film.FilmException;
 import farglass.film.FilmFile;
+import farglass.film.FilmWords;
 import farglass.film.GrayPicture;
 import farglass.film.text.BesideThread;
 import farglass.film.text.TextReader;
@@ -180,7 +181,7 @@ public final class RowLook {
         try (BesideThread beside = new BesideThread()) {
             for (int i = 0; i < shown.size(); i += every) {
                 if (cancelled.getAsBoolean()) {
-                    throw new FilmException("Looking for the score was cancelled. Nothing was changed.");
+                    throw new FilmException(FilmWords.of("score.cancelled"));
                 }
                 SampledWords.Picture p = shown.get(i);
                 List<Cut> cut = new ArrayList<>();

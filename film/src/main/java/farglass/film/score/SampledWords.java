@@ -3,6 +3,7 @@ package farglass.film.score;
 import farglass.film.Box;
 import farglass.film.FilmException;
 import farglass.film.FilmFile;
+import farglass.film.FilmWords;
 import farglass.film.text.BesideThread;
 import farglass.film.text.TextFinder;
 import farglass.film.text.TextReader;
@@ -85,7 +86,7 @@ public record SampledWords(List<Picture> pictures) {
         boolean enough = false;
         for (int i = 0; i <= frames.size() && !enough; i++) {
             if (cancelled.getAsBoolean()) {
-                throw new FilmException("Looking for the match clock was cancelled. Nothing was changed.");
+                throw new FilmException(FilmWords.of("clock.cancelled"));
             }
             int frame = -1;
             Future<List<Box>> next = null;

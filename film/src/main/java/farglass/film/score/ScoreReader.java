@@ -1,6 +1,7 @@
 package farglass.film.score;
 
 import farglass.film.FilmException;
+import farglass.film.FilmWords;
 import farglass.film.GrayPicture;
 import farglass.film.score.NumberTrack.Reading;
 import farglass.film.text.BesideThread;
@@ -138,7 +139,7 @@ public final class ScoreReader {
         readSince = AGAIN;
         for (int i : coarse(read.length)) {
             if (cancelled.getAsBoolean()) {
-                throw new FilmException("Reading the score was cancelled. Nothing was changed.");
+                throw new FilmException(FilmWords.of("score.reading.cancelled"));
             }
             read[i] = reading(steps, i, before < 0 ? null : read[before], before);
             if (before >= 0) {

@@ -2,6 +2,7 @@ package farglass.film.sound;
 
 import farglass.film.FilmException;
 import farglass.film.FilmInput;
+import farglass.film.FilmWords;
 import farglass.film.Samples;
 import java.nio.ShortBuffer;
 import java.nio.file.Path;
@@ -35,12 +36,11 @@ public final class SoundReader implements AutoCloseable {
             grabber.setSampleMode(FrameGrabber.SampleMode.SHORT);
             grabber.start();
             if (!grabber.hasAudio()) {
-                throw new FilmException("The film " + film.getFileName() + " has no sound.");
+                throw new FilmException(FilmWords.of("sound.none", film.getFileName()));
             }
         } catch (FrameGrabber.Exception e) {
             close();
-            throw new FilmException("The sound of " + film.getFileName() + " cannot be read (" + e.getMessage()
-                    + "). The picture is not touched by that.");
+            throw new FilmException(FilmWords.of("sound.unread", film.getFileName(), e.getMessage()));
         } catch (FilmException e) {
             close();
             throw e;
@@ -66,7 +66,7 @@ public final class SoundReader implements AutoCloseable {
                 tempo.start();
             }
         } catch (FrameGrabber.Exception | FrameFilter.Exception e) {
-            throw new FilmException("The sound cannot be played from here (" + e.getMessage() + ").");
+            throw new FilmException(FilmWords.of("sound.unplayed", e.getMessage()));
         }
     }
 
@@ -111,7 +111,7 @@ public final class SoundReader implements AutoCloseable {
                 }
             }
         } catch (FrameGrabber.Exception | FrameFilter.Exception e) {
-            throw new FilmException("The sound cannot be read on (" + e.getMessage() + ").");
+            throw new FilmException(FilmWords.of("sound.broken", e.getMessage()));
         }
     }
 

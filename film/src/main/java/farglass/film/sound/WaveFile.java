@@ -1,5 +1,6 @@
 package farglass.film.sound;
 
+import farglass.film.FilmWords;
 import farglass.film.Samples;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
@@ -34,12 +35,12 @@ public final class WaveFile {
     public static short[] read(Path file) throws IOException {
         try (AudioInputStream in = AudioSystem.getAudioInputStream(file.toFile())) {
             if (!in.getFormat().matches(FORMAT)) {
-                throw new IOException(file.getFileName() + " is not one channel of 16 bits at " + Samples.RATE + " Hz");
+                throw new IOException(FilmWords.of("wave.other", file.getFileName(), Integer.toString(Samples.RATE)));
             }
             byte[] bytes = in.readAllBytes();
             return Samples.shorts(bytes, bytes.length);
         } catch (UnsupportedAudioFileException e) {
-            throw new IOException(file.getFileName() + " is not a WAV file", e);
+            throw new IOException(FilmWords.of("wave.none", file.getFileName()), e);
         }
     }
 }

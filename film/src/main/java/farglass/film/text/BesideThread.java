@@ -1,6 +1,7 @@
 package farglass.film.text;
 
 import farglass.film.FilmException;
+import farglass.film.FilmWords;
 import java.util.concurrent.Callable;
 import java.util.concurrent.ExecutionException;
 import java.util.concurrent.ExecutorService;
@@ -30,7 +31,7 @@ public final class BesideThread implements AutoCloseable {
             return begun.get();
         } catch (InterruptedException e) {
             Thread.currentThread().interrupt();
-            throw new FilmException("Reading the film was cancelled. Nothing was changed.");
+            throw new FilmException(FilmWords.of("reading.cancelled"));
         } catch (ExecutionException e) {
             if (e.getCause() instanceof FilmException f) {
                 throw f;

@@ -5,6 +5,7 @@ import ai.onnxruntime.OrtEnvironment;
 import ai.onnxruntime.OrtException;
 import ai.onnxruntime.OrtSession;
 import farglass.film.FilmException;
+import farglass.film.FilmWords;
 import java.io.IOException;
 import java.io.InputStream;
 import java.nio.FloatBuffer;
@@ -51,16 +52,16 @@ final class TextModel implements AutoCloseable {
         try (InputStream in = TextModel.class.getResourceAsStream(file.name())) {
             return of(file, in == null ? new byte[0] : in.readAllBytes());
         } catch (IOException e) {
-            throw unusable(file, "cannot be read");
+            throw unusable(file, FilmWords.of("reader.unread"));
         }
     }
 
     static TextModel of(Shipped file, byte[] bytes) throws FilmException {
         if (bytes.length == 0) {
-            throw unusable(file, "is missing");
+            throw unusable(file, FilmWords.of("reader.missing"));
         }
         if (!sha256(bytes).equals(file.sha256())) {
-            throw unusable(file, "is damaged");
+            throw unusable(file, FilmWords.of("reader.damaged"));
         }
         try (OrtSession.SessionOptions options = new OrtSession.SessionOptions()) {
             options.setIntraOpNumThreads(1);
@@ -68,13 +69,12 @@ final class TextModel implements AutoCloseable {
             OrtEnvironment environment = OrtEnvironment.getEnvironment();
             return new TextModel(environment, environment.createSession(bytes, options));
         } catch (OrtException | LinkageError e) {
-            throw unusable(file, "cannot be run on this machine");
+            throw unusable(file, FilmWords.of("reader.unrun"));
         }
     }
 
     private static FilmException unusable(Shipped file, String why) {
-        return new FilmException("The file " + file.name() + ", which reads text in pictures, " + why
-                + ". Everything else works, and clocks can be typed by hand. Install Far Glass again to read them.");
+        return new FilmException(FilmWords.of("reader", file.name(), why));
     }
 
     private static String sha256(byte[] bytes) {
@@ -100,8 +100,7 @@ final class TextModel implements AutoCloseable {
             buffer.get(values);
             return new Output(values, y.getInfo().getShape());
         } catch (OrtException e) {
-            throw new FilmException("Text in this picture could not be read (" + e.getMessage()
-                    + "). Nothing was changed. Try again, or type the clock by hand.");
+            throw new FilmException(FilmWords.of("text.unread", e.getMessage()));
         }
     }
 

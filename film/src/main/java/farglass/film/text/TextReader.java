@@ -1,6 +1,7 @@
 package farglass.film.text;
 
 import farglass.film.FilmException;
+import farglass.film.FilmWords;
 import farglass.film.GrayPicture;
 import java.io.IOException;
 import java.io.InputStream;
@@ -69,8 +70,7 @@ public final class TextReader implements AutoCloseable {
                     .lines()
                     .toList());
         } catch (IOException e) {
-            throw new FilmException("The list of characters of the text reader cannot be read. Everything else works,"
-                    + " and clocks can be typed by hand. Install Far Glass again to read them.");
+            throw new FilmException(FilmWords.of("characters"));
         }
         characters.add(" ");
         return new TextReader(TextModel.open(TextModel.READ), characters);

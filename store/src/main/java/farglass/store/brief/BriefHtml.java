@@ -5,8 +5,8 @@ import farglass.lexicon.Lexicon;
 import farglass.scout.GameFigure;
 import farglass.scout.GameSvg;
 import farglass.scout.ReportWriter;
+import farglass.text.Language;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 
 /**
@@ -104,7 +104,7 @@ public final class BriefHtml {
 
     /** Within a page the drawing needs no name of its own kind. */
     private static String drawn(GameFigure figure, Lexicon lexicon) {
-        return GameSvg.of(figure, new ReportWriter(Locale.ENGLISH), lexicon, TEAL)
+        return GameSvg.of(figure, new ReportWriter(Language.locale()), lexicon, TEAL)
                 .replaceFirst(" xmlns=\"[^\"]*\"", "");
     }
 

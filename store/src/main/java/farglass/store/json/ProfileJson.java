@@ -23,6 +23,7 @@ import farglass.tendency.FinishTree;
 import farglass.tendency.PositionTimes;
 import farglass.tendency.Reactions;
 import farglass.tendency.Transitions;
+import farglass.text.Language;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
@@ -41,7 +42,7 @@ public final class ProfileJson {
     private final Profile profile;
     private final Tables tables;
     private final ScoutingReport report;
-    private final ClaimWriter writer = new ClaimWriter(Locale.ENGLISH);
+    private final ClaimWriter writer = new ClaimWriter(Language.locale());
 
     /** A profile with what its pages show in part. */
     public ProfileJson(Profile profile, Tables tables) {
@@ -93,7 +94,7 @@ public final class ProfileJson {
         parts.put("neverSeen", () -> rows(c -> c.topic() == Claim.Topic.NOT_SEEN));
         parts.put("openings", () -> rows(c -> c.topic() == Claim.Topic.OPENING));
         parts.put("guards", () -> rows(c -> c.topic() == Claim.Topic.GUARD));
-        parts.put("report", () -> new ReportJson(new ReportWriter(Locale.ENGLISH)).report(report));
+        parts.put("report", () -> new ReportJson(new ReportWriter(Language.locale())).report(report));
         parts.put(
                 "sequences",
                 () -> tables.sequences().stream().map(ReportJson::sequence).toList());

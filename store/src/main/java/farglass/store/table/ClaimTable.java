@@ -7,6 +7,7 @@ import farglass.profile.Profile;
 import farglass.profile.Question;
 import farglass.stats.Estimate;
 import farglass.store.json.EstimateJson;
+import farglass.text.Language;
 import java.io.IOException;
 import java.util.LinkedHashSet;
 import java.util.Locale;
@@ -41,7 +42,7 @@ public final class ClaimTable {
 
     /** One row for every claim of every page, RFC 4180. */
     public static void write(Profile profile, Appendable out) throws IOException {
-        ClaimWriter writer = new ClaimWriter(Locale.ENGLISH);
+        ClaimWriter writer = new ClaimWriter(Language.locale());
         CSVFormat format = CSVFormat.RFC4180.builder().setHeader(COLUMNS).get();
         Set<String> written = new LinkedHashSet<>();
         try (CSVPrinter printer = new CSVPrinter(out, format)) {

@@ -11,9 +11,9 @@ import farglass.matchup.advise.Proposal;
 import farglass.tendency.Evidence;
 import farglass.tendency.Filter;
 import farglass.tendency.LibraryIndex;
+import farglass.text.Language;
 import java.util.LinkedHashSet;
 import java.util.List;
-import java.util.Locale;
 import java.util.Set;
 
 /** What a camp for a solved match-up is made of. */
@@ -36,7 +36,7 @@ public final class CampService {
         Set<String> wanted = new LinkedHashSet<>();
         skills.forEach(s -> wanted.add(s.technique()));
         Evidence them = Evidence.of(index, q.them(), q.filter());
-        return new Rounds(skills, new CardWriter(Locale.ENGLISH, writer, them), drills(index, q.them(), wanted));
+        return new Rounds(skills, new CardWriter(Language.locale(), writer, them), drills(index, q.them(), wanted));
     }
 
     /** Of the opponent, in any attire; without film of him of whoever there is film of, practice films among them. */

@@ -11,6 +11,7 @@ import farglass.print.BriefPaper;
 import farglass.stats.TagRef;
 import farglass.store.WholeFile;
 import farglass.store.brief.BriefHtml;
+import farglass.text.Language;
 import farglass.work.words.WorkWords;
 import java.io.IOException;
 import java.nio.file.Files;
@@ -89,7 +90,7 @@ public final class BriefPublication {
                     1, slides.stream().mapToInt(s -> s.moments().size()).sum());
             int[] done = {0};
             BriefPaper paper =
-                    new BriefPaper(slides, title(), CardWriter.care(Locale.ENGLISH), material.lexicon(), ref -> {
+                    new BriefPaper(slides, title(), CardWriter.care(Language.locale()), material.lexicon(), ref -> {
                         progress.accept(done[0]++ / (double) all);
                         return pictures.of(ref);
                     });
@@ -135,7 +136,8 @@ public final class BriefPublication {
             if (files != null) {
                 WholeFile.write(
                         target,
-                        BriefHtml.write(slides, files, title(), CardWriter.care(Locale.ENGLISH), material.lexicon()));
+                        BriefHtml.write(
+                                slides, files, title(), CardWriter.care(Language.locale()), material.lexicon()));
                 whole = true;
             }
         } catch (FilmException e) {

@@ -11,10 +11,10 @@ import farglass.print.CampPaper;
 import farglass.store.WholeFile;
 import farglass.store.camp.CampIcs;
 import farglass.store.table.CampTable;
+import farglass.text.Language;
 import farglass.time.Dates;
 import farglass.work.words.WorkWords;
 import java.util.List;
-import java.util.Locale;
 import java.util.Objects;
 import java.util.Set;
 
@@ -50,7 +50,7 @@ public final class CampPublication {
 
     private String care() {
         String own = camp().care().strip();
-        return own.isEmpty() ? CardWriter.care(Locale.ENGLISH) : CardWriter.care(Locale.ENGLISH) + " " + own;
+        return own.isEmpty() ? CardWriter.care(Language.locale()) : CardWriter.care(Language.locale()) + " " + own;
     }
 
     private String skill(String key) {

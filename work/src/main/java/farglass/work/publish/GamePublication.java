@@ -6,6 +6,7 @@ import farglass.scout.GameFigure;
 import farglass.scout.GameSvg;
 import farglass.scout.ReportWriter;
 import farglass.store.WholeFile;
+import farglass.text.Language;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.util.Locale;
@@ -27,7 +28,7 @@ public final class GamePublication {
      * @param ours whether it is our own athlete's, who has the other colour
      */
     public static Publication of(GameFigure figure, String athlete, String name, Lexicon lexicon, boolean ours) {
-        ReportWriter writer = new ReportWriter(Locale.ENGLISH);
+        ReportWriter writer = new ReportWriter(Language.locale());
         GamePaper paper = new GamePaper(name, figure, writer, lexicon, ours);
         return Publication.file(Set.of(athlete), target -> {
             String file = target.getFileName().toString().toLowerCase(Locale.ROOT);

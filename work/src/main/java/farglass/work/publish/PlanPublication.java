@@ -11,6 +11,7 @@ import farglass.rules.Ruleset;
 import farglass.rules.Rulesets;
 import farglass.store.WholeFile;
 import farglass.store.json.PlanJson;
+import farglass.text.CoreWords;
 import farglass.time.Dates;
 import farglass.work.words.WorkWords;
 import java.util.Map;
@@ -36,12 +37,16 @@ public final class PlanPublication {
 
     /** Attire and rules; the name of many rules says the attire too. */
     private static String worn(@Nullable String attire, String rules) {
-        return attire == null || rules.endsWith(", " + attire) ? rules : attire + ", " + rules;
+        if (attire == null) {
+            return rules;
+        }
+        String named = CoreWords.code(attire);
+        return rules.endsWith(", " + named) ? rules : named + ", " + rules;
     }
 
     /** The same where there is no assignment: rules and length alone. */
     public static String occasion(Ruleset rules, long minutes) {
-        return WorkWords.of("card.occasion", rules.name(), minutes);
+        return WorkWords.of("card.occasion", rules.title(), minutes);
     }
 
     private Set<String> both() {

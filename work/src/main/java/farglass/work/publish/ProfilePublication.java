@@ -21,6 +21,7 @@ import farglass.store.WholeFile;
 import farglass.store.json.ProfileJson;
 import farglass.store.table.ClaimTable;
 import farglass.tendency.Evidence;
+import farglass.text.Language;
 import farglass.work.meeting.MeetingService;
 import farglass.work.profile.EditedReport;
 import farglass.work.profile.ProfileService;
@@ -30,7 +31,6 @@ import java.io.StringWriter;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
 
@@ -111,7 +111,7 @@ public final class ProfilePublication {
     /** The report as the plan has it, with the first four of its moments that have film. */
     private DossierReport report(
             Plan plan, Optional<MeetingService.Ask> meeting, boolean stills, MomentPictures pictures) {
-        ReportWriter words = new ReportWriter(Locale.ENGLISH);
+        ReportWriter words = new ReportWriter(Language.locale());
         EditedReport edited = EditedReport.of(
                 ProfileService.scouting(profile, meeting),
                 plan == null ? ReportEdits.NONE : plan.report(),

@@ -6,6 +6,8 @@ import farglass.match.Corner;
 import farglass.match.MatchRecord;
 import farglass.match.Side;
 import farglass.match.Tag;
+import farglass.text.CoreWords;
+import farglass.text.Language;
 import farglass.work.words.WorkWords;
 import java.util.List;
 import java.util.stream.Collectors;
@@ -34,9 +36,10 @@ public record TagText(String what, String about, @Nullable Corner who) {
             return new TagText(lexicon.positionName(p.position()), who, named);
         }
         if (tag instanceof Tag.Grip g) {
-            String hand =
-                    g.hand() == null ? "" : WorkWords.of("tag.hand", g.hand().code());
-            String depth = g.depth() == null ? "" : g.depth();
+            String hand = g.hand() == null
+                    ? ""
+                    : WorkWords.of("tag.hand", CoreWords.code(g.hand().code()));
+            String depth = g.depth() == null ? "" : CoreWords.code(g.depth());
             return new TagText(
                     lexicon.grip(g.grip()).map(x -> x.name()).orElse(g.grip()),
                     List.of(hand, depth).stream().filter(s -> !s.isEmpty()).collect(Collectors.joining(", ")),
@@ -44,21 +47,23 @@ public record TagText(String what, String about, @Nullable Corner who) {
         }
         if (tag instanceof Tag.Call c) {
             String value = c.value() == null ? "" : c.value() + " ";
-            return new TagText(value + c.call().code(), r.athlete(c.who()).surname(), c.who());
+            return new TagText(
+                    value + CoreWords.code(c.call().code()), r.athlete(c.who()).surname(), c.who());
         }
         if (tag instanceof Tag.Remark m) {
-            return new TagText(m.kind().code(), m.text() == null ? "" : m.text(), m.by());
+            return new TagText(CoreWords.code(m.kind().code()), m.text() == null ? "" : m.text(), m.by());
         }
         if (tag instanceof Tag.Body b) {
-            return new TagText(b.fact().replace('-', ' '), "", b.of());
+            return new TagText(CoreWords.code(b.fact()), "", b.of());
         }
         if (tag instanceof Tag.Stop s) {
-            return new TagText("stop", s.reason() == null ? "" : s.reason().replace('-', ' '), null);
+            return new TagText(CoreWords.code("stop"), s.reason() == null ? "" : CoreWords.code(s.reason()), null);
         }
         if (tag instanceof Tag.Resume s) {
-            return new TagText("resume", s.position() == null ? "" : lexicon.positionName(s.position()), null);
+            return new TagText(
+                    CoreWords.code("resume"), s.position() == null ? "" : lexicon.positionName(s.position()), null);
         }
-        return new TagText(tag.type(), "", null);
+        return new TagText(CoreWords.code(tag.type()), "", null);
     }
 
     private static boolean passing(Tag.Position p, Lexicon lexicon) {
@@ -69,7 +74,9 @@ public record TagText(String what, String about, @Nullable Corner who) {
 
     private static String letters(List<Side> sides) {
         return sides.stream()
-                .map(s -> s == Side.NOT_VISIBLE ? "?" : s.code().substring(0, 1).toUpperCase(java.util.Locale.ROOT))
+                .map(s -> s == Side.NOT_VISIBLE
+                        ? "?"
+                        : CoreWords.code(s.code()).substring(0, 1).toUpperCase(Language.locale()))
                 .collect(Collectors.joining(", "));
     }
 
@@ -81,7 +88,7 @@ public record TagText(String what, String about, @Nullable Corner who) {
                     .map(l -> l.get(reached - 1))
                     .orElse(reached.toString());
         }
-        return a.outcome() == null ? "" : a.outcome().code();
+        return a.outcome() == null ? "" : CoreWords.code(a.outcome().code());
     }
 
     /** Both parts on one line. */
