@@ -50,6 +50,9 @@ public final class Shell {
     /** Of the words on long work in the rail, points. */
     private static final double WORK_WIDTH = 92;
 
+    /** What a station needs; less is scrolled, points. */
+    private static final double LEAST_HIGH = 600;
+
     private final Desk desk;
     private final BorderPane root = new BorderPane();
     private final StackPane whole = new StackPane(root);
@@ -105,6 +108,7 @@ public final class Shell {
                                 hint("rail-settings", "settings.button", this::settings),
                                 hint("rail-about", "about.button", this::about)));
         page.setPadding(new Insets(14, 20, 14, 20));
+        page.setMinHeight(LEAST_HIGH);
         // laid over the head of the page, so that nothing moves under the hand when a notice comes
         Node notice = desk.notices().view();
         StackPane.setAlignment(notice, Pos.TOP_CENTER);

@@ -30,17 +30,23 @@ class SmallWindowTest extends DeskDriver {
         });
         settle();
         resize(1024, 640);
-        ScrollPane frame = find("#frame");
         Node last = find("#plan-against").getParent();
         assertThat(onFx(() -> inScene(last).getMaxX()))
-                .as("its head is wider than the window")
-                .isGreaterThan(1024);
+                .as("its head goes on in the next line")
+                .isLessThanOrEqualTo(1024);
+        assertThat(onFx(() -> inScene(last).getHeight())).isGreaterThan(50);
+        resize(760, 500);
+        ScrollPane frame = find("#frame");
+        Node dials = find("#plan-against").getParent().getParent().getParent();
+        assertThat(onFx(() -> inScene(dials).getMaxY()))
+                .as("the page is higher than the window")
+                .isGreaterThan(500);
         onFx(() -> {
-            frame.setHvalue(1);
+            frame.setVvalue(1);
             return null;
         });
         settle();
-        assertThat(onFx(() -> inScene(last).getMaxX())).isLessThanOrEqualTo(1024);
+        assertThat(onFx(() -> inScene(dials).getMaxY())).isLessThanOrEqualTo(500);
         ScrollPane rail = find("#rail-frame");
         onFx(() -> {
             rail.setVvalue(1);

@@ -2,6 +2,7 @@ package farglass.desk.matchup;
 
 import farglass.desk.shell.Ui;
 import farglass.desk.shell.Words;
+import farglass.desk.shell.Wrapping;
 import farglass.matchup.advise.FirstRange;
 import farglass.matchup.advise.MeetingSolution;
 import farglass.matchup.advise.MeetingWriter;
@@ -16,7 +17,7 @@ import javafx.scene.layout.VBox;
 /**
  * The win chances in one line: natural game against natural game first, what the plan adds apart, the answer beside it.
  */
-public final class Headline extends HBox {
+public final class Headline extends VBox {
     private final MeetingModel model;
     private final Label natural = Ui.label("", "headline-number");
     private final Label naturalNote = Ui.label("", "claim-interval");
@@ -27,10 +28,9 @@ public final class Headline extends HBox {
     private final Label state = Ui.prose("", "soft");
 
     public Headline(MeetingModel model) {
-        super(26);
+        super(4);
         this.model = model;
         setId("headline");
-        setAlignment(Pos.CENTER_LEFT);
         natural.setId("win-natural");
         gain.setId("win-gain");
         answered.setId("win-answered");
@@ -41,11 +41,14 @@ public final class Headline extends HBox {
             l.setMinWidth(USE_PREF_SIZE);
         }
         getChildren()
-                .addAll(
+                .add(new Wrapping(
+                        26,
+                        Pos.CENTER_LEFT,
                         block("meeting.natural", natural, naturalNote),
                         block("meeting.gain", gain, gainNote),
                         block("meeting.answered", answered, answeredNote),
-                        Ui.grow(state));
+                        state));
+        setMinHeight(USE_PREF_SIZE);
         model.glance().addListener((o, was, is) -> fill());
         model.proposal().addListener((o, was, is) -> fill());
         fill();

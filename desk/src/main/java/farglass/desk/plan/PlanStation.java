@@ -11,6 +11,7 @@ import farglass.desk.shell.Pages;
 import farglass.desk.shell.Station;
 import farglass.desk.shell.Ui;
 import farglass.desk.shell.Words;
+import farglass.desk.shell.Wrapping;
 import farglass.plan.Assignment;
 import farglass.plan.Fork;
 import farglass.plan.PinnedClaim;
@@ -36,6 +37,7 @@ import javafx.scene.control.TextArea;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.HBox;
+import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import javafx.util.StringConverter;
@@ -160,7 +162,7 @@ public final class PlanStation implements Station, Keys.Bound {
         VBox own = new VBox(8);
         Gradual.parts(own, weak, Ui.grow(canvas), editor());
         pages.add("plan.page.decisions", decisions)
-                .add("plan.page.own", own)
+                .add("plan.page.own", Pages.fill(own))
                 .add("plan.page.proposed", proposed)
                 .add("plan.page.guide", Pages.scroll(guide))
                 .add("plan.page.grid", Pages.scroll(grid))
@@ -232,21 +234,23 @@ public final class PlanStation implements Station, Keys.Bound {
         next.setOnAction(e -> addNext());
         HBox fields = new HBox(
                 10,
-                field(Ui.label(Words.of("plan.text"), "field-name"), text),
-                field(Ui.label(Words.of("plan.note"), "field-name"), note),
+                field(Ui.prose(Words.of("plan.text"), "field-name"), text),
+                field(Ui.prose(Words.of("plan.note"), "field-name"), note),
                 field(nextName, next));
-        HBox tools = new HBox(
+        Wrapping tools = new Wrapping(
                 8,
+                Pos.CENTER_LEFT,
                 Ui.button(Words.of("plan.add"), this::addNext, "choice"),
                 Ui.button(Words.of("plan.open"), this::addOpening, "choice"),
                 Ui.button(Words.of("plan.drop"), this::drop, "choice"),
-                Ui.spring(),
                 Ui.label(Words.of("plan.hint"), "soft"));
         tools.setAlignment(Pos.CENTER_LEFT);
         return Ui.sheet(Words.of("plan.node"), null, fields, restsOn, tools);
     }
 
     private static VBox field(Label name, Node control) {
+        name.setWrapText(true);
+        name.setMinHeight(Region.USE_PREF_SIZE);
         VBox box = new VBox(2, name, control);
         HBox.setHgrow(box, javafx.scene.layout.Priority.ALWAYS);
         return box;
@@ -410,7 +414,7 @@ public final class PlanStation implements Station, Keys.Bound {
                 .forEach(c -> restsOn.getChildren()
                         .add(Ui.label(Words.of("plan.conduct.beside", c.text()), "pinned-sentence")));
         if (node.isPresent() && node.get().claims().isEmpty()) {
-            restsOn.getChildren().add(Ui.label(Words.of("plan.no-claim"), "soft"));
+            restsOn.getChildren().add(Ui.prose(Words.of("plan.no-claim"), "soft"));
         }
     }
 

@@ -19,6 +19,8 @@ public final class Pages {
 
     public Pages() {
         middle.setMinHeight(0);
+        // what does not fit goes on below, and lies over no chip
+        middle.setAlignment(Pos.TOP_LEFT);
     }
 
     /** Adds a page; the first is in sight. Its chip has the key, with dashes, as its id. */
@@ -68,6 +70,13 @@ public final class Pages {
 
     public Node middle() {
         return middle;
+    }
+
+    /** A page that fills its room, and is scrolled where it needs more. */
+    public static ScrollPane fill(Node content) {
+        ScrollPane pane = scroll(content);
+        pane.setFitToHeight(true);
+        return pane;
     }
 
     /** A page that may be longer than its room. */

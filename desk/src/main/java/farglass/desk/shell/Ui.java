@@ -67,6 +67,7 @@ public final class Ui {
         HBox head = new HBox(8, name, spring());
         if (atRight != null) {
             HBox.setHgrow(atRight, Priority.SOMETIMES);
+            head.setMinHeight(Region.USE_PREF_SIZE);
             head.getChildren().add(atRight);
         }
         Node[] parts = new Node[content.length + 1];
