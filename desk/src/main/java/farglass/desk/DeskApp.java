@@ -41,7 +41,7 @@ public final class DeskApp extends Application {
     private static final double HIGH = 800;
 
     private Stage stage;
-    private List<String> args;
+    private volatile List<String> args;
     private volatile Desk desk;
     private Shell shell;
     private TextSize size = TextSize.PERCENT_100;
@@ -95,6 +95,19 @@ public final class DeskApp extends Application {
         desk.onBringBack(this::bringBack);
         desk.onReport(this::report);
         desk.onAnew(this::again);
+        desk.onOpenLibrary(this::another);
+        if (!args.contains("--shots")) {
+            Path here = desk.library().file();
+            desk.tasks()
+                    .query(
+                            "recent",
+                            () -> {
+                                new RecentLibraries(Home.folder()).opened(here);
+                                return here;
+                            },
+                            kept -> {},
+                            e -> LOG.warn("recent libraries cannot be written", e));
+        }
         Theme.named(desk.preferences().get(Theme.PREFERENCE).orElse("")).use();
         size = TextSize.named(desk.preferences().get(TextSize.PREFERENCE).orElse(""));
         // drawings are made as fine as they are shown large
@@ -183,6 +196,27 @@ public final class DeskApp extends Application {
                         });
                     },
                     "opening anew");
+            t.start();
+        });
+    }
+
+    /** Another library in this window; where it cannot be opened, this one again, with why. */
+    private void another(Path file) {
+        List<String> before = args;
+        leave(Words.of("library.opening", file), old -> {
+            Thread t = new Thread(
+                    () -> {
+                        old.close();
+                        args = List.of(file.toString());
+                        try {
+                            Opening.Opened opened = Opening.open(args);
+                            Platform.runLater(() -> show(opened));
+                        } catch (LibraryException e) {
+                            args = before;
+                            anew(e.getMessage(), null);
+                        }
+                    },
+                    "opening another");
             t.start();
         });
     }

@@ -27,12 +27,14 @@ import javafx.animation.Animation;
 import javafx.animation.PauseTransition;
 import javafx.beans.binding.Bindings;
 import javafx.geometry.Insets;
+import javafx.geometry.Orientation;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.Parent;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.ProgressBar;
+import javafx.scene.control.ScrollBar;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
@@ -117,6 +119,7 @@ public final class Shell {
         StackPane middle = new StackPane(frame("frame", page), notice, wings);
         ScrollPane railFrame = frame("rail-frame", rail);
         railFrame.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
+        railFrame.skinProperty().addListener((o, was, is) -> besideBar(railFrame));
         root.setLeft(railFrame);
         root.setCenter(middle);
         root.addEventFilter(KeyEvent.KEY_PRESSED, this::keyPressed);
@@ -146,6 +149,17 @@ public final class Shell {
         frame.setFitToHeight(true);
         frame.setFocusTraversable(false);
         return frame;
+    }
+
+    /** The rail is as wide as before beside its bar, when that comes. */
+    private void besideBar(ScrollPane frame) {
+        frame.lookupAll(".scroll-bar").stream()
+                .filter(ScrollBar.class::isInstance)
+                .map(ScrollBar.class::cast)
+                .filter(b -> b.getOrientation() == Orientation.VERTICAL)
+                .forEach(b -> b.visibleProperty()
+                        .addListener((o, was, is) -> frame.setPrefWidth(
+                                is ? rail.prefWidth(-1) + b.prefWidth(-1) : Region.USE_COMPUTED_SIZE)));
     }
 
     private Button button(Station s) {
@@ -194,11 +208,13 @@ public final class Shell {
 
     /** Where the library lies, and its backups. */
     public void librarySheet() {
-        lay("library-sheet", close -> new LibrarySheet(desk, desk::report, close));
+        lay(
+                "library-sheet",
+                close -> new LibrarySheet(desk, new RecentLibraries(Home.folder())::all, desk::report, close));
     }
 
     private void settings() {
-        lay("settings-sheet", close -> new SettingsSheet(desk, close));
+        lay("settings-sheet", close -> new SettingsSheet(desk, this::keySheet, this::librarySheet, close));
     }
 
     private void about() {

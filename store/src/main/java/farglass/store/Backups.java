@@ -210,6 +210,17 @@ public final class Backups {
         }
     }
 
+    void saveCopy(Connection c, Path target) throws LibraryException {
+        if (Files.exists(target)) {
+            throw new LibraryException(StoreWords.of("copy.there", target));
+        }
+        try {
+            copy(c, target);
+        } catch (SQLException | IOException e) {
+            throw new LibraryException(StoreWords.of("copy.not-there", target, LibraryFile.reason(e)), e);
+        }
+    }
+
     private Path fresh(Path folder, String ending) {
         LocalDateTime now = LocalDateTime.now(clock);
         Path target = folder.resolve(library.getFileName() + "." + MOMENT.format(now) + ending);

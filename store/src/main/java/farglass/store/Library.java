@@ -478,6 +478,15 @@ public final class Library implements AutoCloseable {
         return backups.asked(connection, where);
     }
 
+    /**
+     * Writes a checked copy of the library to a file that is not there yet. Films are not copied.
+     *
+     * @throws LibraryException when there is such a file, or it cannot be written; nothing is left then
+     */
+    public synchronized void saveCopy(Path target) throws LibraryException {
+        backups.saveCopy(connection, target);
+    }
+
     private @Nullable Path secondBackups() throws LibraryException {
         return setting(SECOND_BACKUPS)
                 .filter(s -> !s.isBlank())

@@ -21,18 +21,19 @@ import java.util.stream.Stream;
 import javafx.application.Platform;
 
 /** Finds films that are not where a record says, by their checksum, in a folder and all below it. */
-final class LostFilms {
+public final class LostFilms {
     private static final Set<String> ENDINGS = Set.of("mp4", "m4v", "mov", "mkv", "webm", "avi", "mpg", "ts");
     private static final int DEPTH = 8;
 
     private final Desk desk;
 
-    LostFilms(Desk desk) {
+    /** Of the library that is open. */
+    public LostFilms(Desk desk) {
         this.desk = desk;
     }
 
     /** Reads every film of a folder; records whose films are found there are changed, each with an undo of its own. */
-    void lookIn(Path folder) {
+    public void lookIn(Path folder) {
         Map<String, List<MatchRecord>> lost = lost();
         if (lost.isEmpty()) {
             desk.notices().done(Words.of("lost.none"));

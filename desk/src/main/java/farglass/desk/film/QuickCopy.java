@@ -13,16 +13,34 @@ import java.nio.ByteBuffer;
 import java.nio.file.Path;
 
 /** Gives a film that is slow to jump about in its quick copy, making it in the background when it is not there. */
-final class QuickCopy {
-    private static final long LIMIT_BYTES = 2L * 1024 * 1024 * 1024;
+public final class QuickCopy {
+    /** Setting: how much room quick copies may take, GB. */
+    public static final String LIMIT = "quick-copies.gb";
+
+    /** What they may take until it is set, GB. */
+    public static final int USUAL_GB = 2;
+
+    private static final long GB = 1024L * 1024 * 1024;
     private final Desk desk;
     private final FilmView film;
-    private final ProxyStore store;
 
     QuickCopy(Desk desk, FilmView film) {
         this.desk = desk;
         this.film = film;
-        this.store = new ProxyStore(desk.library().folder().resolve("proxies"), LIMIT_BYTES);
+    }
+
+    /** Where they lie. */
+    public static Path folder(Desk desk) {
+        return desk.library().folder().resolve("proxies");
+    }
+
+    /** How much room they may take, GB. */
+    public static int limit(Desk desk) {
+        try {
+            return desk.preferences().get(LIMIT).map(Integer::parseInt).orElse(USUAL_GB);
+        } catch (NumberFormatException e) {
+            return USUAL_GB;
+        }
     }
 
     /** The film has been opened. */
@@ -30,6 +48,7 @@ final class QuickCopy {
         if (!ProxyStore.wanted(info) || film.player() == null) {
             return;
         }
+        ProxyStore store = new ProxyStore(folder(desk), limit(desk) * GB);
         Proxy proxy = store.of(path, info);
         film.player().quick(new Pictures(new ProxyReader(proxy)));
         if (proxy.made() < 1) {

@@ -17,7 +17,7 @@ import javafx.scene.control.ListView;
 import javafx.scene.layout.HBox;
 
 /** Backups, newest first: the day, what for, the size, how many matches, and whether it has been found good. */
-final class BackupList extends ListView<Backups.Backup> {
+public final class BackupList extends ListView<Backups.Backup> {
     private static final double ROW = 34;
     private final Map<Backups.Backup, Verification> verified = new HashMap<>();
 
@@ -48,7 +48,7 @@ final class BackupList extends ListView<Backups.Backup> {
         return !b.whole() || (verified.containsKey(b) && !verified.get(b).good());
     }
 
-    static String size(long bytes) {
+    public static String size(long bytes) {
         return String.format(Language.locale(), "%.1f MB", bytes / 1024.0 / 1024.0);
     }
 

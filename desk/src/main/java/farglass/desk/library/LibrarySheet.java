@@ -3,6 +3,7 @@ package farglass.desk.library;
 import farglass.desk.shell.Desk;
 import farglass.desk.shell.Ui;
 import farglass.desk.shell.Words;
+import farglass.desk.shell.Wrapping;
 import farglass.store.Backups;
 import farglass.store.Library;
 import farglass.store.LibraryDifference;
@@ -18,9 +19,12 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.function.Consumer;
+import java.util.function.Supplier;
 import javafx.geometry.Pos;
+import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.CheckBox;
+import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.layout.HBox;
@@ -34,7 +38,11 @@ import javafx.stage.FileChooser;
  * matches.
  */
 public final class LibrarySheet extends StackPane {
+    private static final String ENDING = ".farglass";
+    private static final double RECENT_WIDTH = 220;
+
     private final Desk desk;
+    private final Supplier<List<Path>> recent;
     private final Runnable close;
     private final Consumer<Path> report;
     private final Label where = Ui.prose("", "body");
@@ -48,11 +56,13 @@ public final class LibrarySheet extends StackPane {
     private final Map<String, CheckBox> boxes = new LinkedHashMap<>();
 
     /**
+     * @param recent libraries that were open before, read off the interface thread
      * @param report writes the report file to the path it gets
      * @param close puts the sheet away
      */
-    public LibrarySheet(Desk desk, Consumer<Path> report, Runnable close) {
+    public LibrarySheet(Desk desk, Supplier<List<Path>> recent, Consumer<Path> report, Runnable close) {
         this.desk = desk;
+        this.recent = recent;
         this.report = report;
         this.close = close;
         setId("library-sheet");
@@ -96,12 +106,104 @@ public final class LibrarySheet extends StackPane {
         return line;
     }
 
-    private HBox tools() {
+    private Node tools() {
         Button now = Ui.button(Words.of("library.back-up"), this::backUp, "choice");
         now.setId("back-up");
-        HBox line = new HBox(8, now, Ui.button(Words.of("library.report"), this::chooseReport, "choice"));
-        line.setAlignment(Pos.CENTER_LEFT);
-        return line;
+        Button another = Ui.button(Words.of("library.open"), this::chooseLibrary, "choice");
+        another.setId("library-open");
+        Button fresh = Ui.button(Words.of("library.new"), this::chooseNew, "choice");
+        fresh.setId("library-new");
+        Button copy = Ui.button(Words.of("library.copy"), this::chooseCopy, "choice");
+        copy.setId("library-copy");
+        return new Wrapping(
+                8,
+                Pos.CENTER_LEFT,
+                now,
+                Ui.button(Words.of("library.report"), this::chooseReport, "choice"),
+                copy,
+                another,
+                fresh,
+                recent());
+    }
+
+    /** Libraries that were open before; chosen, one opens in place of this. */
+    private ComboBox<Path> recent() {
+        ComboBox<Path> box = new ComboBox<>();
+        box.setId("library-recent");
+        box.setPromptText(Words.of("library.recent"));
+        box.setAccessibleText(Words.of("library.recent"));
+        box.setConverter(Ui.shown(Path::toString));
+        box.setPrefWidth(RECENT_WIDTH);
+        Path here = desk.library().file();
+        desk.tasks()
+                .query(
+                        "recent libraries",
+                        () -> recent.get().stream().filter(p -> !p.equals(here)).toList(),
+                        found -> {
+                            box.getItems().setAll(found);
+                            box.setDisable(found.isEmpty());
+                        },
+                        e -> box.setDisable(true));
+        box.setOnAction(e -> {
+            if (box.getValue() != null) {
+                desk.openLibrary(box.getValue());
+            }
+        });
+        return box;
+    }
+
+    private FileChooser chooser(String title) {
+        FileChooser chooser = new FileChooser();
+        chooser.setTitle(Words.of(title));
+        chooser.getExtensionFilters().add(new FileChooser.ExtensionFilter("Far Glass", "*.farglass"));
+        return chooser;
+    }
+
+    private void chooseLibrary() {
+        File chosen = chooser("library.open").showOpenDialog(getScene().getWindow());
+        if (chosen != null) {
+            desk.openLibrary(chosen.toPath());
+        }
+    }
+
+    private void chooseNew() {
+        File chosen = chooser("library.new").showSaveDialog(getScene().getWindow());
+        if (chosen != null) {
+            Path file = named(chosen);
+            if (Files.exists(file)) {
+                desk.notices().problem(Words.of("library.new.there", file));
+            } else {
+                desk.openLibrary(file);
+            }
+        }
+    }
+
+    private void chooseCopy() {
+        File chosen = chooser("library.copy").showSaveDialog(getScene().getWindow());
+        if (chosen != null) {
+            saveCopy(named(chosen));
+        }
+    }
+
+    /** Writes a copy of the library; this one stays open. */
+    void saveCopy(Path target) {
+        Library library = desk.library();
+        desk.tasks()
+                .command(
+                        Words.of("library.copy.name"),
+                        () -> {
+                            library.saveCopy(target);
+                            return target;
+                        },
+                        done -> desk.notices().done(Words.of("library.copied", done)),
+                        e -> desk.notices().problem(String.valueOf(e.getMessage())));
+    }
+
+    /** With the ending of a library, which some file choosers do not add. */
+    private static Path named(File chosen) {
+        return chosen.getName().endsWith(ENDING)
+                ? chosen.toPath()
+                : chosen.toPath().resolveSibling(chosen.getName() + ENDING);
     }
 
     private void fill() {

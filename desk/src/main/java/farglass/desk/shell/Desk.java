@@ -70,6 +70,7 @@ public final class Desk implements AutoCloseable {
     private final StringProperty filmArrived = new SimpleStringProperty();
     private final List<Runnable> closing = new ArrayList<>();
     private Consumer<Path> bringBack = backup -> {};
+    private Consumer<Path> openLibrary = file -> {};
     private Runnable anew = () -> {};
     private Consumer<Path> report = target -> {};
     /** Made when the first chart is drawn. */
@@ -227,6 +228,16 @@ public final class Desk implements AutoCloseable {
     /** What was set shapes the whole window: it opens anew, at the same station and match. */
     public void anew() {
         anew.run();
+    }
+
+    /** Who leaves this library and opens another one, made when it is not there. */
+    public void onOpenLibrary(Consumer<Path> action) {
+        openLibrary = action;
+    }
+
+    /** Leaves this library; the window opens anew on another one. */
+    public void openLibrary(Path file) {
+        openLibrary.accept(file);
     }
 
     /** Who closes the library, brings a backup back in its place and opens it anew. */
