@@ -269,6 +269,7 @@ class WindowTest extends DeskDriver {
         await("the film is open", () -> view.moment().get() != null);
         loopReviewAndMeasure(view);
         drawARingAndTakeItBack();
+        drawALineByKeys();
         press(KeyCode.CONTROL, KeyCode.M);
         await("the clock is found and a map proposed", () -> scene.lookup("#map-sheet") != null);
         press(KeyCode.ESCAPE);
@@ -305,6 +306,25 @@ class WindowTest extends DeskDriver {
         await(
                 "undo takes the ring away",
                 () -> Drawings.of(record().films().get(0)).isEmpty());
+    }
+
+    private void drawALineByKeys() throws Exception {
+        press(KeyCode.ALT, KeyCode.DIGIT2);
+        press(KeyCode.LEFT);
+        press(KeyCode.CONTROL, KeyCode.ENTER);
+        press(KeyCode.RIGHT);
+        press(KeyCode.RIGHT);
+        press(KeyCode.DOWN);
+        press(KeyCode.ENTER);
+        await("the line is kept", () -> Drawings.of(record().films().get(0)).size() == 1);
+        Drawing.Mark line = Drawings.of(record().films().get(0)).get(0).marks().get(0);
+        assertThat(line.kind()).isEqualTo(Drawing.Kind.LINE);
+        assertThat(line.x1()).isLessThan(0.5);
+        assertThat(line.x2()).isGreaterThan(0.5).isCloseTo(1 - line.x1(), within(0.001));
+        assertThat(line.y2()).isGreaterThan(line.y1());
+        assertThat(line.who()).isEqualTo(desk.amber(record()).other());
+        press(KeyCode.CONTROL, KeyCode.Z);
+        await("undo takes it away", () -> Drawings.of(record().films().get(0)).isEmpty());
     }
 
     private void loopReviewAndMeasure(FilmView view) throws Exception {

@@ -15,6 +15,7 @@ import java.nio.file.Path;
 import java.util.Optional;
 import java.util.function.Consumer;
 import javafx.application.Platform;
+import javafx.geometry.Point2D;
 import javafx.scene.input.KeyCode;
 import javafx.scene.layout.Pane;
 import javafx.scene.layout.StackPane;
@@ -26,6 +27,9 @@ import org.jspecify.annotations.Nullable;
  * film and proposes live film, stoppages, cuts and replays; accepted, they become the film's map in one undoable edit.
  */
 final class ClockFinder {
+    /** Of the mark that shows where the keyboard stands, points. */
+    private static final double POINTER = 8;
+
     private final Desk desk;
     private final FilmView film;
     private final StackPane screen;
@@ -89,30 +93,66 @@ final class ClockFinder {
         desk.notices().done(Words.of("map.draw"));
         Rectangle box = new Rectangle();
         box.getStyleClass().add("clock-box");
-        veil = new Pane(box);
+        Rectangle pointer = new Rectangle(POINTER, POINTER);
+        pointer.getStyleClass().add("clock-box");
+        pointer.setVisible(false);
+        veil = new Pane(box, pointer);
         veil.setId("clock-veil");
         veil.getStyleClass().add("clock-veil");
         veil.setFocusTraversable(true);
-        double[] from = new double[2];
-        veil.setOnMousePressed(e -> {
-            from[0] = e.getX();
-            from[1] = e.getY();
-        });
-        veil.setOnMouseDragged(e -> {
-            box.setX(Math.min(from[0], e.getX()));
-            box.setY(Math.min(from[1], e.getY()));
-            box.setWidth(Math.abs(e.getX() - from[0]));
-            box.setHeight(Math.abs(e.getY() - from[1]));
-        });
-        veil.setOnMouseReleased(e -> drawn(film.pictureBox(from[0], from[1], e.getX(), e.getY())));
+        KeyPointer.Target drawing = new Boxing(box, pointer);
+        veil.setOnMousePressed(e -> drawing.press(new Point2D(e.getX(), e.getY()), true));
+        veil.setOnMouseDragged(e -> drawing.drag(new Point2D(e.getX(), e.getY())));
+        veil.setOnMouseReleased(e -> drawing.release(new Point2D(e.getX(), e.getY())));
+        KeyPointer keys = new KeyPointer(film.pictureBounds(), drawing);
         veil.setOnKeyPressed(e -> {
             if (e.getCode() == KeyCode.ESCAPE) {
                 end();
                 e.consume();
+            } else {
+                keys.handle(e, film.pictureBounds());
             }
         });
         screen.getChildren().add(veil);
         veil.requestFocus();
+    }
+
+    /** The box is drawn from where the pointer is pressed to where it is let go. */
+    private final class Boxing implements KeyPointer.Target {
+        private final Rectangle box;
+        private final Rectangle pointer;
+        private Point2D from = Point2D.ZERO;
+
+        Boxing(Rectangle box, Rectangle pointer) {
+            this.box = box;
+            this.pointer = pointer;
+        }
+
+        @Override
+        public void press(Point2D at, boolean main) {
+            from = at;
+            pointer.setVisible(false);
+        }
+
+        @Override
+        public void drag(Point2D at) {
+            box.setX(Math.min(from.getX(), at.getX()));
+            box.setY(Math.min(from.getY(), at.getY()));
+            box.setWidth(Math.abs(at.getX() - from.getX()));
+            box.setHeight(Math.abs(at.getY() - from.getY()));
+        }
+
+        @Override
+        public void release(Point2D at) {
+            drawn(film.pictureBox(from.getX(), from.getY(), at.getX(), at.getY()));
+        }
+
+        @Override
+        public void hover(Point2D at) {
+            pointer.setVisible(true);
+            pointer.setX(at.getX() - POINTER / 2);
+            pointer.setY(at.getY() - POINTER / 2);
+        }
     }
 
     private void drawn(Optional<Box> box) {

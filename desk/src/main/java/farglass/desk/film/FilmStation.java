@@ -147,7 +147,11 @@ public final class FilmStation implements Station, Keys.Bound {
         VBox box = new VBox(10, head, Ui.grow(upper), tideSheet, phrase);
         VBox.setVgrow(phrase, Priority.NEVER);
         box.setId("station-film");
-        box.addEventFilter(KeyEvent.KEY_PRESSED, keys::handle);
+        box.addEventFilter(KeyEvent.KEY_PRESSED, e -> {
+            if (!KeyPointer.means(e)) {
+                keys.handle(e);
+            }
+        });
         return box;
     }
 

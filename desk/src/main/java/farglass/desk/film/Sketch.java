@@ -15,10 +15,10 @@ import farglass.time.FilmTime;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.function.UnaryOperator;
+import javafx.geometry.Point2D;
 import javafx.geometry.Rectangle2D;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.MouseButton;
-import javafx.scene.input.MouseEvent;
 import javafx.scene.paint.Color;
 
 /**
@@ -26,7 +26,10 @@ import javafx.scene.paint.Color;
  * athlete drawn amber, with the other in the other's. Marks belong to the frame on screen and are shown again when it
  * is played.
  */
-final class Sketch extends Marks {
+final class Sketch extends Marks implements KeyPointer.Target {
+    /** Radius of the ring that shows where the keyboard stands, share of the width. */
+    private static final double POINTER = 0.008;
+
     private final Desk desk;
     private final FilmView film;
     private final Angles angles;
@@ -35,6 +38,8 @@ final class Sketch extends Marks {
     private Drawing.Kind tool;
     private String words;
     private Drawing.Mark begun;
+    private KeyPointer keys;
+    private Drawing.Mark pointer;
 
     /** @param back gives the keyboard back to the station */
     Sketch(Desk desk, FilmView film, Angles angles, Runnable back) {
@@ -49,13 +54,15 @@ final class Sketch extends Marks {
         this.film = film;
         this.back = back;
         setId("sketch");
-        setOnMousePressed(this::press);
-        setOnMouseDragged(this::drag);
-        setOnMouseReleased(this::release);
+        setOnMousePressed(e -> press(new Point2D(e.getX(), e.getY()), e.getButton() == MouseButton.PRIMARY));
+        setOnMouseDragged(e -> drag(new Point2D(e.getX(), e.getY())));
+        setOnMouseReleased(e -> release(new Point2D(e.getX(), e.getY())));
         setOnKeyPressed(e -> {
             if (e.getCode() == KeyCode.ESCAPE) {
                 putAway();
                 e.consume();
+            } else if (keys != null) {
+                keys.handle(e, film.pictureBounds());
             }
         });
         widthProperty().addListener((o, was, is) -> draw());
@@ -79,6 +86,7 @@ final class Sketch extends Marks {
         film.player().pause();
         tool = kind;
         words = kind == Drawing.Kind.TEXT ? text.strip() : null;
+        keys = new KeyPointer(film.pictureBounds(), this);
         setMouseTransparent(false);
         getStyleClass().add("sketching");
         requestFocus();
@@ -88,6 +96,8 @@ final class Sketch extends Marks {
     private void putAway() {
         tool = null;
         begun = null;
+        keys = null;
+        pointer = null;
         setMouseTransparent(true);
         getStyleClass().remove("sketching");
         draw();
@@ -116,37 +126,51 @@ final class Sketch extends Marks {
                 .ifPresent(d -> desk.notices().done(Words.of("draw.held", d.heldMs() / 1000.0)));
     }
 
-    private void press(MouseEvent e) {
+    @Override
+    public void press(Point2D at, boolean main) {
+        pointer = null;
         MatchRecord r = desk.openRecord().get();
         Corner amber = desk.amber(r);
-        Corner who = e.getButton() == MouseButton.PRIMARY ? amber : amber.other();
+        Corner who = main ? amber : amber.other();
         begun = new Drawing.Mark(
                 tool,
                 who,
-                share(e.getX(), true),
-                share(e.getY(), false),
-                share(e.getX(), true),
-                share(e.getY(), false),
+                share(at.getX(), true),
+                share(at.getY(), false),
+                share(at.getX(), true),
+                share(at.getY(), false),
                 words);
         draw();
     }
 
-    private void drag(MouseEvent e) {
+    /** The keyboard's pointer, which no cursor shows: a small ring. */
+    @Override
+    public void hover(Point2D at) {
+        double x = share(at.getX(), true);
+        double y = share(at.getY(), false);
+        pointer = new Drawing.Mark(
+                Drawing.Kind.RING, desk.amber(desk.openRecord().get()), x, y, Math.min(1, x + POINTER), y, null);
+        draw();
+    }
+
+    @Override
+    public void drag(Point2D at) {
         if (begun != null) {
             begun = new Drawing.Mark(
                     begun.kind(),
                     begun.who(),
                     begun.x1(),
                     begun.y1(),
-                    share(e.getX(), true),
-                    share(e.getY(), false),
+                    share(at.getX(), true),
+                    share(at.getY(), false),
                     words);
             draw();
         }
     }
 
-    private void release(MouseEvent e) {
-        drag(e);
+    @Override
+    public void release(Point2D at) {
+        drag(at);
         Drawing.Mark mark = begun;
         FilmView.Moment m = film.moment().get();
         putAway();
@@ -185,6 +209,9 @@ final class Sketch extends Marks {
         List<Drawing.Mark> marks = new ArrayList<>(marks());
         if (begun != null) {
             marks.add(begun);
+        }
+        if (pointer != null) {
+            marks.add(pointer);
         }
         show(marks);
     }
