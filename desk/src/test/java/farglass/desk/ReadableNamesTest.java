@@ -93,4 +93,22 @@ class ReadableNamesTest extends DeskDriver {
         assertNamed();
         press(KeyCode.ESCAPE);
     }
+
+    /** What a drawing shows is said in words. */
+    @ParameterizedTest
+    @ValueSource(strings = {"CHART", "GAME"})
+    void aFigureIsToldInWords(String page) throws Exception {
+        press(KeyCode.CONTROL, KeyCode.DIGIT4);
+        fire("#page-" + page);
+        String id = "CHART".equals(page) ? "#chart" : "#game";
+        await("it is drawn", () -> {
+            Node figure = scene.lookup(id);
+            return figure != null
+                    && figure.getAccessibleText() != null
+                    && figure.getAccessibleText().length() > 100;
+        });
+        Node figure = onFx(() -> scene.lookup(id));
+        assertThat(figure.getAccessibleRole()).isEqualTo(AccessibleRole.IMAGE_VIEW);
+        assertThat(figure.getAccessibleText()).containsPattern("\\d").endsWith(".");
+    }
 }

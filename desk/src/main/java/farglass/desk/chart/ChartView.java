@@ -2,18 +2,22 @@ package farglass.desk.chart;
 
 import farglass.chart.ChartPlan;
 import farglass.desk.shell.Look;
+import farglass.desk.shell.Ui;
 import farglass.desk.shell.Words;
 import farglass.lexicon.Lexicon;
 import farglass.profile.ClaimWriter;
 import farglass.stats.Trial;
 import farglass.tendency.Flows;
+import farglass.text.CoreWords;
 import farglass.text.Language;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.function.Consumer;
 import java.util.function.Supplier;
+import java.util.stream.Collectors;
 import javafx.geometry.VPos;
 import javafx.scene.canvas.Canvas;
 import javafx.scene.canvas.GraphicsContext;
@@ -31,6 +35,9 @@ public final class ChartView extends Region {
     private static final int FLOWS_OF_TWO = 26;
     private static final int STEPS = 16;
     private static final double NEAR = 6;
+    /** So many flows are told to those who hear the figure. */
+    private static final int TOLD = 8;
+
     private static final double WIDEST = 9;
     /** A ring from this radius on holds its code. */
     private static final double LABEL = 12;
@@ -85,15 +92,25 @@ public final class ChartView extends Region {
         if (other != null) {
             layers.add(new Layer(other, otherColour, true));
         }
+        Ui.figure(this, layers.stream().map(l -> words(l.flows())).collect(Collectors.joining(" ")));
         draw();
+    }
+
+    /** The flows that are seen most. */
+    private String words(Flows flows) {
+        return flows.flows().stream()
+                .sorted(Comparator.comparingDouble(Flows.Flow::perTenMinutes).reversed())
+                .limit(TOLD)
+                .map(f -> describe(f) + ".")
+                .collect(Collectors.joining(" "));
     }
 
     /** "half guard (guard) to side control (under): 4 times, 1.2 in ten minutes". */
     public String describe(Flows.Flow f) {
         return Words.of(
                 "chart.flow",
-                lexicon.positionName(f.from()) + " (" + f.role() + ")",
-                lexicon.positionName(f.to()) + " (" + f.toRole() + ")",
+                lexicon.positionName(f.from()) + " (" + CoreWords.code(f.role().code()) + ")",
+                lexicon.positionName(f.to()) + " (" + CoreWords.code(f.toRole().code()) + ")",
                 f.trials().size(),
                 String.format(Language.locale(), "%.1f", f.perTenMinutes()),
                 f.trials().stream().map(t -> t.tag().match()).distinct().count());
@@ -102,7 +119,8 @@ public final class ChartView extends Region {
     private String describe(Flows.Stop s) {
         return Words.of(
                 "chart.stop",
-                lexicon.positionName(s.position()) + " (" + s.role() + ")",
+                lexicon.positionName(s.position()) + " ("
+                        + CoreWords.code(s.role().code()) + ")",
                 ClaimWriter.percent(s.share().mean()),
                 ClaimWriter.percent(s.share().lo()),
                 ClaimWriter.percent(s.share().hi()),

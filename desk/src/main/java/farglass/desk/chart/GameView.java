@@ -1,6 +1,7 @@
 package farglass.desk.chart;
 
 import farglass.desk.shell.Look;
+import farglass.desk.shell.Ui;
 import farglass.desk.shell.Words;
 import farglass.lexicon.Lexicon;
 import farglass.scout.GameFigure;
@@ -13,6 +14,7 @@ import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Objects;
 import java.util.function.Consumer;
+import java.util.stream.Collectors;
 import javafx.geometry.VPos;
 import javafx.scene.canvas.Canvas;
 import javafx.scene.canvas.GraphicsContext;
@@ -72,6 +74,9 @@ public final class GameView extends Region {
     public void show(GameFigure f, Color of) {
         figure = f;
         colour = of;
+        Ui.figure(
+                this,
+                f.links().stream().map(l -> writer.way(f, l, lexicon) + ".").collect(Collectors.joining(" ")));
         stale = true;
         requestLayout();
     }

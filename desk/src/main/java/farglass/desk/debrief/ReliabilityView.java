@@ -2,7 +2,9 @@ package farglass.desk.debrief;
 
 import farglass.debrief.Calibration;
 import farglass.desk.shell.Look;
+import farglass.desk.shell.Ui;
 import farglass.desk.shell.Words;
+import java.util.stream.Collectors;
 import javafx.geometry.VPos;
 import javafx.scene.canvas.Canvas;
 import javafx.scene.canvas.GraphicsContext;
@@ -19,6 +21,11 @@ final class ReliabilityView extends Canvas {
     ReliabilityView(Calibration c) {
         super(SIZE + LEFT, SIZE + BOTTOM);
         setId("reliability");
+        Ui.figure(
+                this,
+                c.bins().stream()
+                        .map(b -> Words.of("debrief.bin", percent(b.mean()), percent(b.happened()), b.n()))
+                        .collect(Collectors.joining(" ")));
         GraphicsContext g = getGraphicsContext2D();
         g.setFont(Font.font(Look.CONDENSED, 12.5));
         g.setTextBaseline(VPos.CENTER);
@@ -51,6 +58,10 @@ final class ReliabilityView extends Canvas {
             double r = 3 + 2 * Math.sqrt(b.n());
             g.fillText(Integer.toString(b.n()), x(b.mean()) + r + 2, y(b.happened()));
         }
+    }
+
+    private static String percent(double share) {
+        return Math.round(100 * share) + "%";
     }
 
     private static double x(double share) {

@@ -9,6 +9,7 @@ import farglass.stats.Trial;
 import java.util.List;
 import java.util.Map;
 import java.util.function.Consumer;
+import java.util.stream.Collectors;
 import javafx.geometry.Pos;
 import javafx.geometry.VPos;
 import javafx.scene.canvas.Canvas;
@@ -75,11 +76,29 @@ final class CurvesView extends VBox {
         for (Curve c : figure.curves()) {
             line(g, c, end);
         }
+        Ui.figure(
+                canvas,
+                figure.curves().stream()
+                        .filter(c -> !c.points().isEmpty())
+                        .map(CurvesView::words)
+                        .collect(Collectors.joining(" ")));
         FlowPane legend = new FlowPane(14, 2);
         for (Curve c : figure.curves()) {
             legend.getChildren().add(name(c, figure.trials().getOrDefault(c.cause(), List.of()), playAll));
         }
         getChildren().addAll(canvas, legend);
+    }
+
+    /** Where a curve ends, with its interval. */
+    private static String words(Curve c) {
+        Curve.Point last = c.points().get(c.points().size() - 1);
+        return Words.of(
+                "curve.told",
+                Words.of("curve." + c.cause()),
+                Math.round(100 * last.value()),
+                Math.round(100 * last.lo()),
+                Math.round(100 * last.hi()),
+                Math.round(last.ms() / 1000.0));
     }
 
     private Button name(Curve c, List<Trial> trials, Consumer<List<Trial>> playAll) {

@@ -3,6 +3,7 @@ package farglass.desk.shell;
 import java.time.format.DateTimeFormatter;
 import java.util.function.Function;
 import javafx.geometry.Pos;
+import javafx.scene.AccessibleRole;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.DatePicker;
@@ -120,6 +121,12 @@ public final class Ui {
         HBox.setHgrow(node, Priority.ALWAYS);
         VBox.setVgrow(node, Priority.ALWAYS);
         return node;
+    }
+
+    /** A drawing, with what it shows in words for those who cannot see it. */
+    public static void figure(Node drawing, String words) {
+        drawing.setAccessibleRole(AccessibleRole.IMAGE_VIEW);
+        drawing.setAccessibleText(words);
     }
 
     /** Words for what to do when there is nothing yet. */

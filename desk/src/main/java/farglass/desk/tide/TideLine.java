@@ -1,6 +1,8 @@
 package farglass.desk.tide;
 
 import farglass.desk.shell.Look;
+import farglass.desk.shell.Ui;
+import farglass.desk.shell.Words;
 import farglass.lexicon.Lexicon;
 import farglass.match.Corner;
 import farglass.match.MatchRecord;
@@ -76,6 +78,15 @@ public final class TideLine extends Region {
         record = next;
         top = topCorner;
         selected = tag;
+        if (next != null) {
+            Ui.figure(
+                    this,
+                    Words.of(
+                            "tide.told",
+                            next.athlete(top).surname(),
+                            next.athlete(top.other()).surname(),
+                            next.tags().size()));
+        }
         draw();
     }
 
