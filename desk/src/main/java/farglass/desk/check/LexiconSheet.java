@@ -179,7 +179,7 @@ final class LexiconSheet extends StackPane {
         try {
             Term changed = Renamed.of(t, name.getText().strip(), list(aliases));
             if (changed instanceof Position p) {
-                changed = Renamed.valued(p, Double.parseDouble(value.getText().strip()));
+                changed = Renamed.valued(p, Ui.number(value.getText()));
             }
             OwnTerms next = changed.equals(t) ? own.terms() : own.terms().with(changed);
             keep(t instanceof Technique ? next.checking(t.code(), list(checkpoints)) : next, Words.of("lexicon.kept"));

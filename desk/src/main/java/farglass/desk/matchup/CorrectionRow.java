@@ -75,7 +75,7 @@ final class CorrectionRow extends VBox {
         field.textProperty().addListener((o, was, is) -> {
             if (field.isFocused()) {
                 try {
-                    slider.setValue(Double.parseDouble(is.strip()));
+                    slider.setValue(Ui.number(is));
                 } catch (NumberFormatException e) {
                     // half typed; setting it says what is wrong
                 }
@@ -114,8 +114,8 @@ final class CorrectionRow extends VBox {
         try {
             Correction c = new Correction(
                     exit.key(),
-                    Double.parseDouble(rate.getText().strip()),
-                    Double.parseDouble(chance.getText().strip()) / 100,
+                    Ui.number(rate.getText()),
+                    Ui.number(chance.getText()) / 100,
                     reason.getText().strip());
             desk.changePlan(p -> p.approach(p.approach().correct(c)));
             close();

@@ -123,6 +123,15 @@ public final class Ui {
         return node;
     }
 
+    /**
+     * A number that is typed, with a point or, as Portuguese has it, a comma.
+     *
+     * @throws NumberFormatException when it is none
+     */
+    public static double number(String typed) {
+        return Double.parseDouble(typed.strip().replace(',', '.'));
+    }
+
     /** A drawing, with what it shows in words for those who cannot see it. */
     public static void figure(Node drawing, String words) {
         drawing.setAccessibleRole(AccessibleRole.IMAGE_VIEW);

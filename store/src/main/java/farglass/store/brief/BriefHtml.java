@@ -55,7 +55,8 @@ public final class BriefHtml {
      */
     public static String write(
             List<Slide> slides, Map<String, List<String>> clips, String title, String care, Lexicon lexicon) {
-        StringBuilder h = new StringBuilder("<!DOCTYPE html>\n<html lang=\"en\">\n<head>\n<meta charset=\"utf-8\">\n")
+        StringBuilder h = new StringBuilder("<!DOCTYPE html>\n<html lang=\""
+                        + Language.locale().toLanguageTag() + "\">\n<head>\n<meta charset=\"utf-8\">\n")
                 .append("<meta name=\"viewport\" content=\"width=device-width\">\n<title>")
                 .append(safe(title))
                 .append("</title>\n<style>\n")
