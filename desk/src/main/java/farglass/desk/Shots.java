@@ -89,10 +89,7 @@ final class Shots {
         page("CLAIMS", null);
         steps.add(this::layPlan);
         steps.add(() -> shell.go(4));
-        // the match-up is worked out in a moment, its intervals a little later
-        for (int i = 0; i < 6; i++) {
-            steps.add(() -> {});
-        }
+        until(".row-button");
         steps.add(() -> picture("matchup"));
         steps.add(() -> shell.go(5));
         chip("#plan-page-proposed", null);

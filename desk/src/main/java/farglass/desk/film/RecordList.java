@@ -86,8 +86,8 @@ final class RecordList {
         list.scrollTo(Math.max(0, index - 5));
     }
 
-    /** What is left of a long name in a narrow record, points. */
-    private static final double LEAST = 90;
+    /** Of a row beside the name: time, mark, gaps, and what is left of what is said about it; points. */
+    private static final double BESIDE = 150;
 
     private final class Cell extends ListCell<Row> {
         private final Label time = Ui.label("", "record-time");
@@ -101,7 +101,6 @@ final class RecordList {
             time.setMinWidth(50);
             about.setTextOverrun(OverrunStyle.ELLIPSIS);
             about.setMinWidth(20);
-            what.setMinWidth(LEAST);
             line.prefWidthProperty().bind(list.widthProperty().subtract(28));
             line.maxWidthProperty().bind(list.widthProperty().subtract(28));
         }
@@ -121,6 +120,8 @@ final class RecordList {
             chip.setArcHeight(state ? 0 : 9);
             what.setText(text.what());
             about.setText(text.about());
+            // what is said about it gives way first, then a long name
+            what.setMinWidth(Math.min(what.prefWidth(-1), Math.max(0, list.getWidth() - BESIDE)));
             Gradual.row(this, () -> line);
         }
     }
