@@ -98,7 +98,7 @@ final class Shots {
         chip("#plan-page-proposed", "plan");
         chip("#plan-page-conduct", "conduct");
         steps.add(() -> ((ButtonBase) scene.lookup("#plan-brief")).fire());
-        steps.add(() -> {});
+        until("#brief-sheet .skill-row");
         steps.add(() -> picture("briefing"));
         steps.add(() -> shell.go(6));
         steps.add(() -> {});
