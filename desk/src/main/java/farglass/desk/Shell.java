@@ -157,9 +157,10 @@ public final class Shell {
                 .filter(ScrollBar.class::isInstance)
                 .map(ScrollBar.class::cast)
                 .filter(b -> b.getOrientation() == Orientation.VERTICAL)
-                .forEach(b -> b.visibleProperty()
-                        .addListener((o, was, is) -> frame.setPrefWidth(
-                                is ? rail.prefWidth(-1) + b.prefWidth(-1) : Region.USE_COMPUTED_SIZE)));
+                .forEach(b -> b.visibleProperty().addListener((o, was, is) -> {
+                    frame.setPrefWidth(rail.prefWidth(-1) + (is ? b.prefWidth(-1) : 0));
+                    root.requestLayout();
+                }));
     }
 
     private Button button(Station s) {

@@ -90,7 +90,7 @@ final class MatchTides extends ListView<List<Evidence.Seen>> {
         String year = r.details().date() == null
                 ? ""
                 : Dates.words(YearMonth.from(r.details().date()));
-        VBox box = new VBox(1, line, Ui.label(year + ", " + result(seen), "legend"));
+        VBox box = new VBox(1, line, Ui.label(year.isEmpty() ? result(seen) : year + ", " + result(seen), "legend"));
         box.setOnMouseClicked(e -> open.accept(r.id()));
         box.getStyleClass().add("clickable");
         return box;

@@ -8,6 +8,7 @@ import farglass.desk.shell.Keys;
 import farglass.desk.shell.Station;
 import farglass.desk.shell.Ui;
 import farglass.desk.shell.Words;
+import farglass.match.Corner;
 import farglass.match.MatchRecord;
 import farglass.match.PersonName;
 import farglass.profile.Answer;
@@ -194,6 +195,11 @@ public final class ProfileStation implements Station, Keys.Bound {
     @Override
     public void shown() {
         visible = true;
+        MatchRecord open = desk.openRecord().get();
+        if (desk.profiled().get() == null && open != null && desk.athletes().size() == 2) {
+            // a first match is there, and nobody is to be fought yet: one of the two may as well be looked at
+            desk.profiled().set(open.athlete(Corner.B).id());
+        }
         // after the pulse that brings the station into sight
         Platform.runLater(() -> {
             if (visible && stale) {
