@@ -258,7 +258,7 @@ class PartsTest {
         assertThat(said).contains("Only 0 matches so far: all of this is early.");
         assertThat(said).anyMatch(s -> s.startsWith("Not seen in 6 whole matches: a leg attack"));
         assertThat(said).anyMatch(s -> s.startsWith("Hardly any film of the feet (60 s), passing (0 s)"));
-        assertThat(said).contains("Only 0 matches in the gi.", "Only 0 matches without the gi.");
+        assertThat(said).contains("No match in the gi.", "No match without the gi.");
     }
 
     @Test
