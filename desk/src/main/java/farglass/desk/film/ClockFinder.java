@@ -8,6 +8,7 @@ import farglass.film.FilmException;
 import farglass.film.map.FilmReadings;
 import farglass.film.map.MapProposal;
 import farglass.match.MatchRecord;
+import farglass.time.Clock;
 import farglass.time.ClockMap;
 import farglass.work.score.ReadScore;
 import java.io.IOException;
@@ -203,6 +204,12 @@ final class ClockFinder {
             desk.notices().problem(Words.of("map.not-found"));
             return;
         }
+        long length = r.details().lengthMs();
+        found.begins().ifPresent(ms -> {
+            if (ms < length) {
+                desk.notices().problem(Words.of("map.minutes", Clock.seconds(ms), Clock.seconds(length)));
+            }
+        });
         ReadScore score = ReadScore.of(r, file, found);
         ReadScore known = read.first() == null ? score : score.with(read.first());
         ReadSheet sheet = new ReadSheet(r, known, read.crops(), () -> {

@@ -7,6 +7,8 @@ import farglass.time.FilmTime;
 import farglass.time.MatchTime;
 import farglass.time.Segment;
 import java.util.List;
+import java.util.Objects;
+import java.util.OptionalLong;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -28,12 +30,30 @@ public record MapProposal(
         @Nullable Box box,
         @Nullable Box rival,
         ScoreTrack score) {
+    private static final long MINUTE_S = 60;
+    private static final long MS = 1000;
+
     /**
      * A proposed segment.
      *
      * @param confidence 0..1: how much of it the clock, or for a replay the motion, bears out
      */
     public record Part(Segment segment, double confidence) {}
+
+    /**
+     * What a clock that counts down begins with, ms: the most it showed, where that is a whole minute. Nothing for one
+     * that counts up, and for a film that begins in the middle of a match.
+     */
+    public OptionalLong begins() {
+        OptionalLong most = readings.stream()
+                .map(ClockReading::clock)
+                .filter(Objects::nonNull)
+                .mapToLong(Integer::longValue)
+                .max();
+        return down && most.isPresent() && most.getAsLong() % MINUTE_S == 0
+                ? OptionalLong.of(most.getAsLong() * MS)
+                : OptionalLong.empty();
+    }
 
     /** The same with another reading of the score. */
     public MapProposal with(ScoreTrack other) {
