@@ -39,7 +39,7 @@ public record Family(
     /** The same under its name and with its ladder in a language, where it has them; what it had stays as English. */
     Family in(String language) {
         Map<String, List<String>> all = new HashMap<>(ladders);
-        all.putIfAbsent("en", ladder);
+        all.putIfAbsent(Lexicon.ENGLISH, ladder);
         return new Family(code, names.getOrDefault(language, name), ladders.getOrDefault(language, ladder), names, all);
     }
 }

@@ -14,6 +14,9 @@ import org.jspecify.annotations.Nullable;
 
 /** The words of the work. Immutable; a house term gives a new lexicon. */
 public final class Lexicon {
+    /** Under this a term that is shown by another name keeps its English one. */
+    static final String ENGLISH = "en";
+
     private final Map<String, Family> families;
     private final Map<String, Position> positions;
     private final Map<String, Technique> techniques;
@@ -141,7 +144,9 @@ public final class Lexicon {
     }
 
     private static boolean proper(String word, Term t) {
-        return word.equals(normal(t.code())) || word.equals(normal(t.name()));
+        return word.equals(normal(t.code()))
+                || word.equals(normal(t.name()))
+                || word.equals(normal(t.names().getOrDefault(ENGLISH, "")));
     }
 
     /** Lower case, hyphens and runs of white space as one blank: the form in which words are compared. */
@@ -258,8 +263,8 @@ public final class Lexicon {
     }
 
     /**
-     * This lexicon with the names of a language; the name that a term had is an alias then. A term without such a name,
-     * and one whose name in it is another's of its kind, keep theirs.
+     * This lexicon with the names of a language; the name that a term had is understood as before. A term without such
+     * a name, and one whose name in it is another's of its kind, keep theirs.
      */
     public Lexicon named(String language) {
         return new Lexicon(
@@ -279,7 +284,7 @@ public final class Lexicon {
             String name = t.names().get(language);
             boolean taken =
                     name == null || lookUp(name).stream().anyMatch(o -> o.getClass() == t.getClass() && !o.equals(t));
-            all.add(name == null || taken ? t : Renamed.of(t, name));
+            all.add(name == null || taken ? t : Renamed.named(t, name));
         }
         return all;
     }

@@ -1,7 +1,8 @@
 package farglass.lexicon;
 
-import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 
 /** A term under another name. */
 public final class Renamed {
@@ -9,6 +10,10 @@ public final class Renamed {
 
     /** The same term with another displayed name and other aliases. */
     public static Term of(Term t, String name, List<String> aliases) {
+        return of(t, name, t.names(), aliases);
+    }
+
+    private static Term of(Term t, String name, Map<String, String> names, List<String> aliases) {
         if (t instanceof Position p) {
             return new Position(
                     p.code(),
@@ -20,7 +25,7 @@ public final class Renamed {
                     p.attackValue(),
                     p.across(),
                     p.scoring(),
-                    p.names(),
+                    names,
                     aliases);
         }
         if (t instanceof Technique x) {
@@ -37,18 +42,18 @@ public final class Renamed {
                     x.using(),
                     x.limbTie(),
                     x.restricted(),
-                    x.names(),
+                    names,
                     aliases);
         }
-        return new Grip(t.code(), name, t.names(), aliases);
+        return new Grip(t.code(), name, names, aliases);
     }
 
-    /** The same term with another displayed name; the one it had is an alias. */
+    /** The same term under its name in a language; the one it had stays a proper name, as that in English. */
     @SuppressWarnings("unchecked")
-    static <T extends Term> T of(T t, String name) {
-        List<String> aliases = new ArrayList<>(t.aliases());
-        aliases.add(t.name());
-        return (T) of(t, name, aliases);
+    static <T extends Term> T named(T t, String name) {
+        Map<String, String> names = new LinkedHashMap<>(t.names());
+        names.putIfAbsent(Lexicon.ENGLISH, t.name());
+        return (T) of(t, name, names, t.aliases());
     }
 
     /** The same position with another standing value, -1..1. */

@@ -55,8 +55,10 @@ final class TermFinder {
         Set<String> foreign = new HashSet<>();
         for (Collection<? extends Term> terms : List.of(lexicon.positions(), lexicon.techniques())) {
             for (Term t : terms) {
+                // it is English that is spoken, whatever the names are shown in
+                String english = t.names().getOrDefault("en", t.name());
                 t.names().values().forEach(n -> foreign.add(Speech.bare(n)));
-                foreign.remove(Speech.bare(t.name()));
+                foreign.remove(Speech.bare(english));
             }
         }
         for (String bare : exact.keySet()) {

@@ -7,6 +7,7 @@ import farglass.lexicon.Technique;
 import farglass.lexicon.Term;
 import farglass.match.Corner;
 import farglass.text.CoreWords;
+import farglass.text.Language;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
@@ -174,9 +175,13 @@ public final class PhraseReader {
     /** The code that is typed, or whose name is. */
     private static Optional<String> coded(Set<String> codes, String[] words) {
         String typed = Lexicon.normal(String.join(" ", words));
+        String code = typed.replace(' ', '-');
+        if (codes.contains(code) || Language.current() == Language.ENGLISH) {
+            // in English a code is its name, but for the hyphens
+            return Optional.of(code).filter(codes::contains);
+        }
         return codes.stream()
-                .filter(c -> Lexicon.normal(c).equals(typed)
-                        || Lexicon.normal(CoreWords.code(c)).equals(typed))
+                .filter(c -> Lexicon.normal(CoreWords.code(c)).equals(typed))
                 .findFirst();
     }
 

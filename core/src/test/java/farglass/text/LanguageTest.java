@@ -4,13 +4,17 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import farglass.ask.Asked;
 import farglass.conduct.ClauseReader;
+import farglass.lexicon.Grip;
 import farglass.lexicon.Lexicon;
 import farglass.match.Cause;
 import farglass.match.Coded;
+import farglass.match.MatchAthlete;
 import farglass.match.Method;
 import farglass.match.Outcome;
 import farglass.match.RemarkKind;
 import farglass.match.Side;
+import farglass.narration.Cue;
+import farglass.narration.NarrationReader;
 import farglass.tendency.Filter;
 import farglass.time.Dates;
 import java.time.LocalDate;
@@ -97,6 +101,40 @@ class LanguageTest {
                         .as("English is understood: " + t.name())
                         .anyMatch(x -> x.code().equals(t.code())));
         assertThat(lexicon.family("sweep").orElseThrow().ladder()).contains("desequilíbrio");
+    }
+
+    /** The name of a shipped term may be another word for one of the team's; else the team's words would be lost. */
+    @Test
+    void ofTheTeamWhatIsAllowedInEnglishIsAllowedHere() {
+        Grip house = new Grip("our-grip", "our grip", Map.of(), List.of("cross collar"));
+        for (Language language : Language.values()) {
+            language.use();
+            Lexicon lexicon = Lexicon.builtIn().with(house);
+            assertThat(lexicon.lookUp("cross collar"))
+                    .as("the proper name goes before")
+                    .first()
+                    .satisfies(t -> assertThat(t.code()).isEqualTo("collar-cross"));
+            assertThat(lexicon.lookUp("cross collar")).contains(house);
+        }
+    }
+
+    @Test
+    void aNarrationInEnglishIsReadInPortugueseAsInEnglish() {
+        String said = "Brisa goes for the knee cutt and she passes. Odile tries a triangel but it is defended.";
+        List<String> english = acts(said);
+        Language.PORTUGUESE.use();
+        assertThat(acts(said)).isEqualTo(english).isNotEmpty();
+    }
+
+    private static MatchAthlete athlete(String name) {
+        return MatchAthlete.of(name.toLowerCase(Locale.ROOT).replace(' ', '-'), name, null, null);
+    }
+
+    private static List<String> acts(String said) {
+        return new NarrationReader(Lexicon.builtIn(), Locale.ENGLISH)
+                .read(List.of(new Cue(0, 9000, said)), athlete("Brisa Tolendt"), athlete("Odile Marrowen")).stream()
+                        .map(Object::toString)
+                        .toList();
     }
 
     @Test

@@ -99,8 +99,7 @@ public final class DeskApp extends Application {
         if (!args.contains("--shots")) {
             Path here = desk.library().file();
             desk.tasks()
-                    .query(
-                            "recent",
+                    .write(
                             () -> {
                                 new RecentLibraries(Home.folder()).opened(here);
                                 return here;

@@ -129,7 +129,15 @@ final class SettingsSheet extends StackPane {
             String said = field.getText().strip();
             if (!said.isEmpty() && !desk.preferences().get(Preferences.NAME).equals(Optional.of(said)) && allowed()) {
                 desk.preferences().set(Preferences.NAME, said);
-                desk.library().author(said);
+                // behind what is being written, for which the library is held
+                desk.tasks()
+                        .write(
+                                () -> {
+                                    desk.library().author(said);
+                                    return said;
+                                },
+                                kept -> {},
+                                e -> desk.notices().problem(String.valueOf(e.getMessage())));
             }
         };
         field.setOnAction(e -> keep.run());

@@ -38,6 +38,18 @@ import org.testfx.util.WaitForAsyncUtils;
 abstract class DeskDriver {
     static final Clock CLOCK = Clock.fixed(Instant.parse("2031-05-01T09:00:00Z"), ZoneOffset.UTC);
     /** Seconds to wait for what must come; less while a test is being written. */
+    /** With Ctrl they lead to the stations. */
+    static final KeyCode[] STATION_KEYS = {
+        KeyCode.DIGIT1,
+        KeyCode.DIGIT2,
+        KeyCode.DIGIT3,
+        KeyCode.DIGIT4,
+        KeyCode.DIGIT5,
+        KeyCode.DIGIT6,
+        KeyCode.DIGIT7,
+        KeyCode.DIGIT8
+    };
+
     private static final long PATIENCE_SECONDS = Integer.getInteger("patience", 30);
 
     @TempDir

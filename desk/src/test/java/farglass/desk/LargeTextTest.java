@@ -18,17 +18,6 @@ import org.junit.jupiter.params.provider.CsvSource;
 
 /** In a window of 1280 by 800 no word is cut short, in any language and size. */
 class LargeTextTest extends DeskDriver {
-    private static final KeyCode[] STATIONS = {
-        KeyCode.DIGIT1,
-        KeyCode.DIGIT2,
-        KeyCode.DIGIT3,
-        KeyCode.DIGIT4,
-        KeyCode.DIGIT5,
-        KeyCode.DIGIT6,
-        KeyCode.DIGIT7,
-        KeyCode.DIGIT8
-    };
-
     @AfterEach
     void inEnglish() {
         Language.ENGLISH.use();
@@ -58,7 +47,7 @@ class LargeTextTest extends DeskDriver {
         size = TextSize.named(percent);
         restart();
         Set<String> cut = new TreeSet<>();
-        for (KeyCode station : STATIONS) {
+        for (KeyCode station : STATION_KEYS) {
             press(KeyCode.CONTROL, station);
             settle();
             onFx(() -> {

@@ -19,17 +19,6 @@ import org.junit.jupiter.api.Test;
 
 /** The window in Brazilian Portuguese: what is shown, what is typed, and what stays understood. */
 class PortugueseTest extends DeskDriver {
-    private static final KeyCode[] STATIONS = {
-        KeyCode.DIGIT1,
-        KeyCode.DIGIT2,
-        KeyCode.DIGIT3,
-        KeyCode.DIGIT4,
-        KeyCode.DIGIT5,
-        KeyCode.DIGIT6,
-        KeyCode.DIGIT7,
-        KeyCode.DIGIT8
-    };
-
     @Override
     @BeforeEach
     void start() throws Exception {
@@ -77,7 +66,7 @@ class PortugueseTest extends DeskDriver {
         assertThat(english).hasSizeGreaterThan(800);
         Set<String> left = new HashSet<>();
         int seen = 0;
-        for (KeyCode station : STATIONS) {
+        for (KeyCode station : STATION_KEYS) {
             press(KeyCode.CONTROL, station);
             settle();
             List<String> texts = onFx(() -> {
