@@ -42,6 +42,7 @@ module farglass.core {
     exports farglass.study;
     exports farglass.table;
     exports farglass.talk;
+    exports farglass.team;
     exports farglass.tendency;
     exports farglass.text;
     exports farglass.time;

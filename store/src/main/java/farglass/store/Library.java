@@ -7,6 +7,10 @@ import farglass.match.Edit;
 import farglass.match.MatchRecord;
 import farglass.plan.Assignment;
 import farglass.plan.Plan;
+import farglass.store.json.DraftJson;
+import farglass.store.json.EditJson;
+import farglass.store.json.FormatException;
+import farglass.store.json.PlanJson;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -52,6 +56,8 @@ public final class Library implements AutoCloseable {
     private final PlanRows plans;
     private final SettingRows settings;
     private final DraftRows drafts;
+    private final MirrorRows mirror;
+    private final TeamEdits teamEdits;
     /** Null for a library that is only read. */
     private final @Nullable OpenFile open;
     /** Made for reading and deleted when it is closed, or null. */
@@ -76,6 +82,8 @@ public final class Library implements AutoCloseable {
         this.plans = new PlanRows(handle);
         this.settings = new SettingRows(handle);
         this.drafts = new DraftRows(handle);
+        this.mirror = new MirrorRows(handle);
+        this.teamEdits = new TeamEdits(matches, mirror);
         try {
             this.open = new OpenFile(file, lock, backups);
         } catch (IOException e) {
@@ -104,6 +112,8 @@ public final class Library implements AutoCloseable {
         this.plans = new PlanRows(handle);
         this.settings = new SettingRows(handle);
         this.drafts = new DraftRows(handle);
+        this.mirror = new MirrorRows(handle);
+        this.teamEdits = new TeamEdits(matches, mirror);
     }
 
     private Handle handle() throws LibraryException {
@@ -236,10 +246,11 @@ public final class Library implements AutoCloseable {
                 Optional<MatchRecord> there = matches.match(r.id());
                 if (there.isEmpty()) {
                     matches.insert(r);
+                    noted(TeamChange.Kind.MATCH, r.id(), TeamChange.Act.NEW);
                 } else if (matches.removed(r.id())) {
-                    matches.setRemoved(r.id(), false);
+                    removed(r.id(), false);
                     if (!there.get().equals(r)) {
-                        matches.append(there.get(), r, Edit.between(there.get(), r), clock.instant(), author);
+                        edited(there.get(), Edit.between(there.get(), r));
                     }
                 } else {
                     throw new LibraryException(StoreWords.of("match.there", r.id()));
@@ -251,7 +262,31 @@ public final class Library implements AutoCloseable {
 
     /** Takes a match out of sight, or back in. Nothing is deleted. */
     public synchronized void setRemoved(String id, boolean removed) throws LibraryException {
-        change(rows -> matches.setRemoved(id, removed));
+        change(rows -> removed(id, removed));
+    }
+
+    private void removed(String id, boolean removed) {
+        mirror.before(TeamChange.Kind.MATCH, id);
+        matches.setRemoved(id, removed);
+        noted(TeamChange.Kind.MATCH, id, removed ? TeamChange.Act.REMOVED : TeamChange.Act.BACK);
+    }
+
+    /** In a mirror: the team is to have it. */
+    private void noted(TeamChange.Kind kind, String item, TeamChange.Act act) {
+        if (mirror.attached()) {
+            boolean whole = act == TeamChange.Act.NEW || act == TeamChange.Act.SET;
+            String body = whole ? mirror.document(kind, item).orElse(null) : null;
+            mirror.note(kind, item, act, body, null, clock.instant(), author);
+        }
+    }
+
+    /** A thing that is kept whole is changed, and in a mirror the team is to have it. */
+    private void whole(TeamChange.Kind kind, String item, Runnable change) {
+        boolean shared = mirror.before(kind, item);
+        change.run();
+        if (shared) {
+            noted(kind, item, TeamChange.Act.SET);
+        }
     }
 
     /**
@@ -260,17 +295,57 @@ public final class Library implements AutoCloseable {
      * @return the record after the edit, which is on disk
      */
     public synchronized MatchRecord apply(String id, Edit edit) throws LibraryException {
-        return change(() -> {
-            MatchRecord before = matches.known(id);
-            MatchRecord after = edit.apply(before);
-            matches.append(before, after, edit, clock.instant(), author);
-            return after;
-        });
+        return change(() -> edited(matches.known(id), edit));
+    }
+
+    private MatchRecord edited(MatchRecord before, Edit edit) throws LibraryException {
+        if (mirror.attached()) {
+            return teamEdits.apply(before.id(), edit, clock.instant(), author);
+        }
+        MatchRecord after = edit.apply(before);
+        matches.append(before, after, edit, clock.instant(), author);
+        return after;
     }
 
     /** Who makes the edits from now on; null for nobody in particular. */
     public synchronized void author(String name) {
         author = name;
+    }
+
+    /** The library as the mirror of a team's; it may be none. */
+    public Mirror mirror() {
+        return new Mirror(this, mirror);
+    }
+
+    synchronized @Nullable String author() {
+        return author;
+    }
+
+    Instant now() {
+        return clock.instant();
+    }
+
+    void renamed(Map<String, Map<String, String>> byMatch) {
+        teamEdits.renamed(byMatch);
+    }
+
+    /** Does what was wanted in a clash. */
+    synchronized void make(Mirror.Open clash) throws LibraryException {
+        try {
+            switch (clash.kind()) {
+                case MATCH -> apply(clash.item(), EditJson.read(clash.mine()));
+                case PLAN -> save(PlanJson.read(clash.mine()));
+                case ASSIGNMENT -> save(PlanJson.readAssignment(clash.mine()));
+                case DRAFT -> save(DraftJson.read(clash.mine()));
+                case SETTING -> set(clash.item(), clash.mine());
+            }
+        } catch (FormatException e) {
+            throw Documents.damaged(e);
+        }
+    }
+
+    synchronized <T> T reading(Transaction.Work<T> work) throws LibraryException {
+        return look(work);
     }
 
     /**
@@ -287,9 +362,12 @@ public final class Library implements AutoCloseable {
         return look(() -> matches.history(id));
     }
 
-    /** Takes back the last edit; empty when there is none. */
+    /** Takes back the last edit, in a team's library one's own last; empty when there is none. */
     public synchronized Optional<MatchRecord> undo(String id) throws LibraryException {
         return change(() -> {
+            if (mirror.attached()) {
+                return teamEdits.step(id, true, clock.instant(), author);
+            }
             int applied = matches.applied(id);
             Optional<Edit> last = matches.edit(id, applied);
             return last.isEmpty()
@@ -301,6 +379,9 @@ public final class Library implements AutoCloseable {
     /** Does again what was undone; empty when there is nothing. */
     public synchronized Optional<MatchRecord> redo(String id) throws LibraryException {
         return change(() -> {
+            if (mirror.attached()) {
+                return teamEdits.step(id, false, clock.instant(), author);
+            }
             int applied = matches.applied(id);
             Optional<Edit> next = matches.edit(id, applied + 1);
             return next.isEmpty() ? Optional.empty() : Optional.of(step(id, next.get(), applied + 1));
@@ -315,12 +396,14 @@ public final class Library implements AutoCloseable {
 
     /** Whether a step of a record can be taken back. */
     public synchronized boolean canUndo(String id) throws LibraryException {
-        return look(() -> matches.applied(id) > 0);
+        return look(() -> mirror.attached() ? teamEdits.can(id, true) : matches.applied(id) > 0);
     }
 
     /** Whether a step that was taken back can be made again. */
     public synchronized boolean canRedo(String id) throws LibraryException {
-        return look(() -> matches.edit(id, matches.applied(id) + 1).isPresent());
+        return look(() -> mirror.attached()
+                ? teamEdits.can(id, false)
+                : matches.edit(id, matches.applied(id) + 1).isPresent());
     }
 
     /** All plans as they stand. */
@@ -330,7 +413,7 @@ public final class Library implements AutoCloseable {
 
     /** Keeps a new version of a plan; versions that had been undone are dropped. */
     public synchronized void save(Plan plan) throws LibraryException {
-        change(rows -> plans.save(plan, clock.instant()));
+        change(rows -> keep(plan));
     }
 
     /**
@@ -339,16 +422,27 @@ public final class Library implements AutoCloseable {
     public synchronized void save(Plan before, Plan after) throws LibraryException {
         change(() -> {
             if (plans.version(before.id()) == 0) {
-                plans.save(before, clock.instant());
+                keep(before);
             }
-            plans.save(after, clock.instant());
+            keep(after);
             return true;
         });
     }
 
+    private void keep(Plan plan) {
+        whole(TeamChange.Kind.PLAN, plan.id(), () -> plans.save(plan, clock.instant()));
+    }
+
     /** The plan one version earlier ({@code step} -1) or later (1), which then stands; empty when there is none. */
     public synchronized Optional<Plan> stepPlan(String id, int step) throws LibraryException {
-        return change(() -> plans.step(id, step));
+        return change(() -> {
+            boolean shared = mirror.before(TeamChange.Kind.PLAN, id);
+            Optional<Plan> now = plans.step(id, step);
+            if (shared && now.isPresent()) {
+                noted(TeamChange.Kind.PLAN, id, TeamChange.Act.SET);
+            }
+            return now;
+        });
     }
 
     /** What is proposed about matches that are there; of most there is nothing. */
@@ -358,7 +452,7 @@ public final class Library implements AutoCloseable {
 
     /** Keeps what is proposed about a match, in place of what stood there. */
     public synchronized void save(DraftList list) throws LibraryException {
-        change(rows -> drafts.save(list));
+        change(rows -> whole(TeamChange.Kind.DRAFT, list.match(), () -> drafts.save(list)));
     }
 
     /** All assignments. */
@@ -368,7 +462,7 @@ public final class Library implements AutoCloseable {
 
     /** Keeps an assignment; a new one goes to the end of the list. */
     public synchronized void save(Assignment a) throws LibraryException {
-        change(rows -> plans.save(a));
+        change(rows -> whole(TeamChange.Kind.ASSIGNMENT, a.id(), () -> plans.save(a)));
     }
 
     /** What would be deleted with an athlete; nothing is changed. */
@@ -449,7 +543,7 @@ public final class Library implements AutoCloseable {
 
     /** Keeps a setting in place of what stood there. */
     public synchronized void set(String name, String text) throws LibraryException {
-        change(rows -> settings.put(name, text));
+        change(rows -> whole(TeamChange.Kind.SETTING, name, () -> settings.put(name, text)));
     }
 
     /**

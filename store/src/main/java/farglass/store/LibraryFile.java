@@ -8,7 +8,6 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
 import java.sql.Connection;
-import java.sql.DriverManager;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.sql.Statement;
@@ -19,11 +18,12 @@ import java.util.stream.Stream;
 import org.flywaydb.core.Flyway;
 import org.flywaydb.core.api.FlywayException;
 import org.jspecify.annotations.Nullable;
+import org.sqlite.JDBC;
 
 /** Opens, makes and migrates the SQLite file of a library. */
 final class LibraryFile {
     /** Version of the newest migration; also kept in the file's {@code user_version}. */
-    static final int VERSION = 4;
+    static final int VERSION = 5;
     /** From here on a library has a table of drafts. */
     static final int WITH_DRAFTS = 4;
 
@@ -160,7 +160,12 @@ final class LibraryFile {
     static Connection connect(String url, String timeoutMs) throws SQLException {
         Properties p = new Properties();
         p.setProperty("busy_timeout", timeoutMs);
-        return DriverManager.getConnection(url, p);
+        // not by the driver manager, which would load every driver there is
+        Connection c = new JDBC().connect(url, p);
+        if (c == null) {
+            throw new SQLException("not an address of SQLite");
+        }
+        return c;
     }
 
     /** A file's address for SQLite; as an address, because a path may hold a question mark. */

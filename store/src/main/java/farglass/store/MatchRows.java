@@ -65,6 +65,11 @@ final class MatchRows {
         handle.execute("INSERT INTO match_record (id, document) VALUES (?, ?)", r.id(), MatchJson.write(r));
     }
 
+    void delete(String id) {
+        handle.execute("DELETE FROM edit_log WHERE match_id = ?", id);
+        handle.execute("DELETE FROM match_record WHERE id = ?", id);
+    }
+
     int applied(String id) {
         return number("SELECT edits_applied FROM match_record WHERE id = :id", id);
     }
@@ -90,6 +95,40 @@ final class MatchRows {
                 at.toString(),
                 author);
         store(after, n);
+    }
+
+    /** Puts a team's step behind what stands, where nothing was undone by going back. */
+    void append(TeamChange step) {
+        handle.execute(
+                "INSERT INTO edit_log (match_id, n, edit, made_at, made_by, id, undoes, mirror)"
+                        + " SELECT ?, COALESCE(MAX(n), 0) + 1, ?, ?, ?, ?, ?, ? FROM edit_log WHERE match_id = ?",
+                step.item(),
+                step.body(),
+                step.at().toString(),
+                step.by(),
+                step.id(),
+                step.undoes(),
+                step.mirror(),
+                step.item());
+    }
+
+    /** Takes steps out of the log, which then have to be put behind it anew. */
+    void takeOut(List<TeamChange> steps) {
+        steps.forEach(s -> handle.execute("DELETE FROM edit_log WHERE match_id = ? AND id = ?", s.item(), s.id()));
+    }
+
+    /** The record as it stands behind the whole log. */
+    void store(MatchRecord record) {
+        store(record, number("SELECT COALESCE(MAX(n), 0) FROM edit_log WHERE match_id = :id", record.id()));
+    }
+
+    /** Edits that were made in this mirror, oldest first. */
+    List<TeamSteps.Own> own(String id) {
+        return handle.createQuery("SELECT id, undoes, edit FROM edit_log WHERE match_id = :id AND mirror IS NULL"
+                        + " AND id IS NOT NULL ORDER BY n")
+                .bind("id", id)
+                .map((row, context) -> new TeamSteps.Own(row.getString(1), row.getString(2), row.getString(3)))
+                .list();
     }
 
     void store(MatchRecord record, int applied) {

@@ -1,0 +1,168 @@
+package farglass.store.server;
+
+import farglass.store.Library;
+import farglass.store.LibraryException;
+import farglass.store.Mirror;
+import farglass.store.TeamChange;
+import farglass.store.TeamItem;
+import java.util.ArrayList;
+import java.util.EnumMap;
+import java.util.HashSet;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+
+/**
+ * Brings a mirror and its team to the same: what waits is sent behind what was read, in order; where somebody else was
+ * first, his steps are taken in, ours are put behind them and sent again. It may be broken off at any point: a step that
+ * was sent and not heard of comes back as one's own.
+ */
+public final class Exchange {
+    private static final int STEPS_SENT = 50;
+    private static final int STEPS_READ = 500;
+
+    private final Mirror mirror;
+    private final TeamServer server;
+    private final Map<TeamChange.Kind, Set<String>> changed = new EnumMap<>(TeamChange.Kind.class);
+    private int sent;
+    private int refused;
+
+    /** @param library a mirror */
+    public Exchange(Library library, TeamServer server) {
+        this.mirror = library.mirror();
+        this.server = server;
+    }
+
+    /**
+     * What an exchange did.
+     *
+     * @param changed what is other in the mirror now, by kind
+     * @param sent steps that the team has from here now
+     * @param refused steps that it does not take
+     */
+    public record Done(Map<TeamChange.Kind, Set<String>> changed, int sent, int refused) {
+        public Done {
+            changed = Map.copyOf(changed);
+        }
+    }
+
+    /** Sends what waits and takes in what is there. */
+    public Done both() throws LibraryException, TeamException {
+        pull();
+        while (true) {
+            List<TeamChange> waiting = mirror.waiting(STEPS_SENT);
+            if (waiting.isEmpty()) {
+                return done();
+            }
+            int before = sent + refused;
+            String first = waiting.get(0).id();
+            send(waiting);
+            boolean read = pull();
+            if (sent + refused == before && !read) {
+                // the team has what this mirror never saw coming, such as a thing that was shown to it only now
+                whole(List.of(new TeamItem(waiting.get(0).kind(), waiting.get(0).item(), 0, "", false)));
+                if (mirror.waiting(1).stream()
+                        .anyMatch(w ->
+                                w.id().equals(first) && w.n() == waiting.get(0).n())) {
+                    refused++;
+                    note(mirror.refused(first));
+                }
+            }
+        }
+    }
+
+    private void send(List<TeamChange> waiting) throws LibraryException, TeamException {
+        String id = state().mirror();
+        try {
+            sent += server.append(id, waiting).size();
+        } catch (TeamException e) {
+            if (e.kind() != TeamException.Kind.REFUSED) {
+                throw e;
+            }
+            // one of them may not be: they go one by one, and it is set aside
+            TeamChange first = waiting.get(0).after(null);
+            try {
+                sent += server.append(id, List.of(first)).size();
+            } catch (TeamException x) {
+                if (x.kind() != TeamException.Kind.REFUSED) {
+                    throw x;
+                }
+                refused++;
+                note(mirror.refused(first.id()));
+            }
+        }
+    }
+
+    /** Only takes in what is there. */
+    public Done read() throws LibraryException, TeamException {
+        pull();
+        return done();
+    }
+
+    private Done done() {
+        return new Done(changed, sent, refused);
+    }
+
+    private Mirror.State state() throws LibraryException {
+        return mirror.state().orElseThrow(() -> new IllegalStateException("not a mirror"));
+    }
+
+    /** Whether anything came. */
+    private boolean pull() throws LibraryException, TeamException {
+        Mirror.State state = state();
+        if (state.team() == null || state.reachedAt() == null) {
+            first();
+            return true;
+        }
+        boolean more = true;
+        boolean came = false;
+        long seen = state.seen();
+        while (more) {
+            TeamServer.Steps steps = server.after(seen, STEPS_READ);
+            if (steps.steps().isEmpty()) {
+                mirror.reached(steps.last());
+                return came;
+            }
+            came = true;
+            Mirror.Merged merged = mirror.merge(steps.steps(), steps.last());
+            note(merged);
+            if (!merged.unknown().isEmpty()) {
+                whole(merged.unknown());
+                mirror.reached(steps.last());
+            }
+            seen = steps.last();
+            more = steps.more();
+        }
+        return came;
+    }
+
+    /** The mirror has nothing yet: everything comes as it is, without how it came about. */
+    private void first() throws LibraryException, TeamException {
+        mirror.team(server.team().id());
+        TeamServer.Snapshot all = server.everything();
+        note(mirror.take(all.items(), contained()));
+        mirror.reached(all.place());
+    }
+
+    private void whole(List<TeamItem> unknown) throws LibraryException, TeamException {
+        List<TeamItem> items = new ArrayList<>();
+        for (TeamItem u : unknown) {
+            server.item(u.kind(), u.item()).ifPresent(items::add);
+        }
+        note(mirror.take(items, contained()));
+    }
+
+    private Set<String> contained() throws LibraryException, TeamException {
+        List<String> waiting = mirror.waiting(Integer.MAX_VALUE - 1).stream()
+                .map(TeamChange::id)
+                .toList();
+        return waiting.isEmpty() ? Set.of() : new HashSet<>(server.known(waiting));
+    }
+
+    private void note(Mirror.Merged merged) {
+        merged.changed()
+                .forEach((kind, items) -> changed.computeIfAbsent(kind, k -> new LinkedHashSet<>())
+                        .addAll(items));
+    }
+}
