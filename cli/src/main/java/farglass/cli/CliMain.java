@@ -39,6 +39,7 @@ import picocli.CommandLine.TypeConversionException;
             VerifyCommand.class,
             BackupCommand.class,
             RestoreCommand.class,
+            TeamCommand.class,
             FilmCommand.class
         })
 public final class CliMain {

@@ -40,6 +40,8 @@ final class CommandFactory implements CommandLine.IFactory {
             made = new BackupCommand(output, clock);
         } else if (type == RestoreCommand.class) {
             made = new RestoreCommand(output, clock);
+        } else if (type == TeamCommand.class) {
+            made = new TeamCommand(output, clock);
         } else if (type == ScoreCommand.class) {
             made = new ScoreCommand(output);
         } else if (type == CheckCommand.class) {

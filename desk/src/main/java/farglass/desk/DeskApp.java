@@ -97,6 +97,7 @@ public final class DeskApp extends Application {
         desk.onAnew(this::again);
         desk.onOpenLibrary(this::another);
         if (!args.contains("--shots")) {
+            desk.session().joinTeam();
             Path here = desk.library().file();
             desk.tasks()
                     .write(

@@ -2,9 +2,12 @@ package farglass.desk;
 
 import java.nio.file.Path;
 import java.util.List;
+import java.util.Optional;
 
 /** Where libraries lie: FARGLASS_HOME, else the user's data folder. */
 final class Home {
+    private static final String TEAM = "--team";
+
     private Home() {}
 
     static Path folder() {
@@ -18,6 +21,12 @@ final class Home {
                 : Path.of(System.getProperty("user.home"), ".local", "share", "farglass");
     }
 
+    /** The address of a team's library that is asked for. */
+    static Optional<String> team(List<String> args) {
+        int i = args.indexOf(TEAM);
+        return i >= 0 && i + 1 < args.size() ? Optional.of(args.get(i + 1)) : Optional.empty();
+    }
+
     /** The library asked for on the command line: a path, the demo's, or the user's own. */
     static Path library(List<String> args) {
         if (args.contains("--demo")) {
@@ -26,7 +35,14 @@ final class Home {
         if (args.contains("--shots")) {
             return folder().resolve("shots").resolve("shots.farglass");
         }
+        Optional<String> team = team(args);
+        if (team.isPresent() && args.size() == 2) {
+            // a team's library has its mirror among the others, by where it is
+            String name = team.get().replaceFirst("^[^/]*//", "").replaceFirst("\\?.*", "");
+            return folder().resolve("teams").resolve(name.replaceAll("[^A-Za-z0-9.-]+", "-") + ".farglass");
+        }
         return args.stream()
+                .filter(a -> team.isEmpty() || !a.equals(team.get()))
                 .filter(a -> !a.startsWith("--"))
                 .findFirst()
                 .map(Path::of)

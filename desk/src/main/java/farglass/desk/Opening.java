@@ -3,10 +3,12 @@ package farglass.desk;
 import farglass.desk.shell.Words;
 import farglass.store.Library;
 import farglass.store.LibraryException;
+import farglass.store.server.TeamAddress;
 import farglass.work.session.LibraryContent;
 import java.nio.file.Path;
 import java.time.Clock;
 import java.util.List;
+import java.util.Optional;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.CompletionException;
 
@@ -41,6 +43,10 @@ final class Opening {
         boolean made = args.contains("--demo") || args.contains("--shots");
         try {
             Library library = Library.open(file, CLOCK);
+            Optional<String> team = Home.team(args);
+            if (team.isPresent()) {
+                attach(library, team.get());
+            }
             if (made) {
                 try {
                     if (Demo.fill(library)) {
@@ -60,6 +66,25 @@ final class Opening {
         } catch (LibraryException e) {
             return reading(file, e);
         }
+    }
+
+    /** A library of one's own is not made a mirror in passing: what it holds would be sent to the whole team. */
+    private static void attach(Library library, String team) throws LibraryException {
+        try {
+            String url = new TeamAddress(team).url();
+            if (library.matches().isEmpty() || library.mirror().attached()) {
+                library.mirror().attach(url);
+                return;
+            }
+        } catch (IllegalArgumentException e) {
+            library.close();
+            throw new LibraryException(Words.of("team.address", String.valueOf(e.getMessage())));
+        } catch (LibraryException e) {
+            library.close();
+            throw e;
+        }
+        library.close();
+        throw new LibraryException(Words.of("team.own", library.file()));
     }
 
     private static Opened reading(Path file, LibraryException why) throws LibraryException {

@@ -6,6 +6,8 @@ import farglass.desk.check.CheckStation;
 import farglass.desk.debrief.DebriefStation;
 import farglass.desk.film.FilmStation;
 import farglass.desk.library.LibrarySheet;
+import farglass.desk.library.TeamSheet;
+import farglass.desk.library.TeamText;
 import farglass.desk.matchup.MatchupStation;
 import farglass.desk.matchup.MeetingModel;
 import farglass.desk.plan.PlanStation;
@@ -104,6 +106,7 @@ public final class Shell {
                 .addAll(
                         spring,
                         longWork(),
+                        team(),
                         hint("rail-library", "library.button", this::librarySheet),
                         hint("rail-keys", "keys.hint", this::keySheet),
                         new HBox(
@@ -197,6 +200,30 @@ public final class Shell {
         box.visibleProperty().bind(desk.status().name().isNotEmpty());
         box.managedProperty().bind(box.visibleProperty());
         return box;
+    }
+
+    /** How the library stands to its team's; out of the way for one of one's own. */
+    private Node team() {
+        Button b = hint("rail-team", "team.rail", this::teamSheet);
+        b.setWrapText(true);
+        b.textProperty()
+                .bind(Bindings.createStringBinding(
+                        () -> desk.team().get() == null
+                                ? ""
+                                : TeamText.line(
+                                        desk.team().get(),
+                                        desk.openRecord().get() == null
+                                                ? null
+                                                : desk.openRecord().get().id()),
+                        desk.team(),
+                        desk.openRecord()));
+        b.visibleProperty().bind(desk.team().isNotNull());
+        b.managedProperty().bind(b.visibleProperty());
+        return b;
+    }
+
+    private void teamSheet() {
+        lay("team-sheet", close -> new TeamSheet(desk, close));
     }
 
     /** A quiet line at the foot of the rail. */

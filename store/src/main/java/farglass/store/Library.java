@@ -222,9 +222,14 @@ public final class Library implements AutoCloseable {
         return look(matches::all);
     }
 
-    /** A record by id; empty when there is none, or it is removed. */
+    /** A record by id, also one that is out of sight; empty when there is none. */
     public synchronized Optional<MatchRecord> match(String id) throws LibraryException {
         return look(() -> matches.match(id));
+    }
+
+    /** A record by id; empty when there is none, or it is out of sight. */
+    public synchronized Optional<MatchRecord> visible(String id) throws LibraryException {
+        return look(() -> matches.removed(id) ? Optional.empty() : matches.match(id));
     }
 
     /** @throws LibraryException when a record of that id is there already */
@@ -315,6 +320,11 @@ public final class Library implements AutoCloseable {
     /** The library as the mirror of a team's; it may be none. */
     public Mirror mirror() {
         return new Mirror(this, mirror);
+    }
+
+    /** Who hears, on the thread that changes the library, that something waits to be sent to the team. */
+    public void onWaiting(Runnable listener) {
+        mirror.onWaiting(listener);
     }
 
     synchronized @Nullable String author() {

@@ -65,8 +65,12 @@ final class MatchRows {
         handle.execute("INSERT INTO match_record (id, document) VALUES (?, ?)", r.id(), MatchJson.write(r));
     }
 
-    void delete(String id) {
+    void clearLog(String id) {
         handle.execute("DELETE FROM edit_log WHERE match_id = ?", id);
+    }
+
+    void delete(String id) {
+        clearLog(id);
         handle.execute("DELETE FROM match_record WHERE id = ?", id);
     }
 

@@ -22,6 +22,8 @@ final class MirrorRows {
     /** Null until it is looked up; whether this is a mirror does not change but by {@link #attach}. */
     private @Nullable Boolean attached;
 
+    private volatile Runnable waitingListener = () -> {};
+
     MirrorRows(Handle handle) {
         this.handle = handle;
     }
@@ -41,6 +43,10 @@ final class MirrorRows {
             String id,
             long seen,
             @Nullable Instant reachedAt) {}
+
+    void onWaiting(Runnable listener) {
+        waitingListener = listener;
+    }
 
     boolean attached() {
         if (attached == null) {
@@ -137,6 +143,7 @@ final class MirrorRows {
                 undoes,
                 at.toString(),
                 by);
+        waitingListener.run();
         return id;
     }
 

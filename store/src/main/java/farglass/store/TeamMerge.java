@@ -326,7 +326,8 @@ final class TeamMerge {
             }
             waiting = List.of();
         }
-        matches.takeOut(waiting);
+        // steps in between were not seen: what was known of its history does not lead here
+        matches.clearLog(i.item());
         behind(i.item(), i.n(), theirs, i.removed(), List.of(), waiting);
     }
 

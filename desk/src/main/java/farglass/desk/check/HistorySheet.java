@@ -2,14 +2,13 @@ package farglass.desk.check;
 
 import farglass.agreement.Versions;
 import farglass.desk.shell.Desk;
+import farglass.desk.shell.EditWords;
 import farglass.desk.shell.Ui;
 import farglass.desk.shell.Words;
 import farglass.match.Edit;
 import farglass.match.MatchRecord;
 import farglass.match.Tag;
 import farglass.store.Library;
-import farglass.time.Clock;
-import farglass.work.publish.TagText;
 import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
@@ -111,30 +110,11 @@ final class HistorySheet extends StackPane {
     }
 
     private String text(MatchRecord r, Tag tag) {
-        TagText t = TagText.of(r, tag, desk.lexicon());
-        String who = t.who() == null ? "" : r.athlete(t.who()).surname() + " ";
-        return Clock.tenths(tag.t().ms()) + " " + who + t.line();
+        return new EditWords(r, desk.lexicon()).tag(tag);
     }
 
     private String words(Edit edit) {
-        MatchRecord r = desk.openRecord().get();
-        if (edit instanceof Edit.Add a) {
-            return Words.of("history.added", text(r, a.tag()));
-        }
-        if (edit instanceof Edit.Remove x) {
-            return Words.of("history.removed", text(r, x.tag()));
-        }
-        if (edit instanceof Edit.Replace x) {
-            return Words.of("history.changed", text(r, x.before()), text(r, x.after()));
-        }
-        if (edit instanceof Edit.SetFilms) {
-            return Words.of("history.films");
-        }
-        if (edit instanceof Edit.Batch b && !b.edits().isEmpty()) {
-            return words(b.edits().get(0))
-                    + (b.edits().size() > 1 ? Words.of("history.more", b.edits().size() - 1) : "");
-        }
-        return Words.of("history.head");
+        return new EditWords(desk.openRecord().get(), desk.lexicon()).edit(edit);
     }
 
     private final class Cell extends ListCell<Library.Step> {

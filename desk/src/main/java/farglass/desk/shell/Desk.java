@@ -25,6 +25,7 @@ import farglass.work.session.Session;
 import farglass.work.session.SessionListener;
 import farglass.work.session.TeamLexicon;
 import farglass.work.task.Tasks;
+import farglass.work.team.TeamStatus;
 import farglass.work.words.WorkWords;
 import java.nio.file.Path;
 import java.time.Clock;
@@ -67,6 +68,7 @@ public final class Desk implements AutoCloseable {
     private final ObjectProperty<Plan> plan = new SimpleObjectProperty<>();
     private final ObjectProperty<LikelyNext> likely = new SimpleObjectProperty<>();
     private final StringProperty profiled = new SimpleStringProperty();
+    private final ObjectProperty<TeamStatus> team = new SimpleObjectProperty<>();
     private final StringProperty filmArrived = new SimpleStringProperty();
     private final List<Runnable> closing = new ArrayList<>();
     private Consumer<Path> bringBack = backup -> {};
@@ -89,6 +91,18 @@ public final class Desk implements AutoCloseable {
         }
         chooseFirst();
         learn();
+        open.addListener((o, was, is) -> hereNow());
+        team.addListener((o, was, is) -> {
+            if (was == null) {
+                hereNow();
+            }
+        });
+    }
+
+    /** The team is told which match is looked at. */
+    private void hereNow() {
+        MatchRecord r = open.get();
+        session.team().ifPresent(t -> t.at(r == null ? null : r.id()));
     }
 
     /** Takes over what changes in the session. */
@@ -111,6 +125,9 @@ public final class Desk implements AutoCloseable {
             MatchRecord before = open.get();
             if (before != null) {
                 open.set(match(before.id()).orElse(all.isEmpty() ? null : all.get(0)));
+            } else if (team.get() != null) {
+                // the first that came from the team
+                chooseFirst();
             }
             learn();
         }
@@ -120,6 +137,22 @@ public final class Desk implements AutoCloseable {
             if (plan.get() != null && plan.get().id().equals(now.id())) {
                 plan.set(now);
             }
+        }
+
+        @Override
+        public void assignmentsChanged() {
+            Assignment before = assignment.get();
+            assignments.setAll(session.assignments().all());
+            String id = before == null ? "" : before.id();
+            assignment.set(assignments.stream()
+                    .filter(a -> a.id().equals(id))
+                    .findFirst()
+                    .orElse(assignments.isEmpty() ? null : assignments.get(0)));
+        }
+
+        @Override
+        public void teamChanged(TeamStatus now) {
+            team.set(now);
         }
 
         @Override
@@ -171,6 +204,11 @@ public final class Desk implements AutoCloseable {
         plan.set(session.plans()
                 .plan(id)
                 .orElseGet(() -> Plan.empty(id, WorkWords.of("plan.title", nameOf(them)), a.us(), them)));
+    }
+
+    /** How the library stands to its team's; null for one of one's own. */
+    public ReadOnlyObjectProperty<TeamStatus> team() {
+        return team;
     }
 
     /** What the window shows. */

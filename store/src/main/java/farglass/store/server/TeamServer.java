@@ -349,6 +349,9 @@ public final class TeamServer implements AutoCloseable {
         if (state.startsWith("28")) {
             return new TeamException(TeamException.Kind.REFUSED, TeamWords.of("team.login"), e);
         }
+        if (state.equals("42704")) {
+            return new TeamException(TeamException.Kind.OTHER, TeamWords.of("team.no-login"), e);
+        }
         if (state.equals("3D000")) {
             return new TeamException(TeamException.Kind.OTHER, TeamWords.of("team.no-database"), e);
         }

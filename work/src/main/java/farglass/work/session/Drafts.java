@@ -124,6 +124,18 @@ public final class Drafts {
         return List.copyOf(tallies.values());
     }
 
+    /** Others have changed what is proposed about these matches. */
+    void refresh(Set<String> matches) {
+        tasks.write(
+                library::drafts,
+                kept -> kept.stream().filter(d -> matches.contains(d.match())).forEach(d -> {
+                    byMatch.put(d.match(), d);
+                    touched(d.match());
+                    listeners.forEach(l -> l.draftsChanged(d.match()));
+                }),
+                e -> messages.problem(e.getMessage()));
+    }
+
     /** All that is kept about a match. */
     public DraftList of(String match) {
         return byMatch.getOrDefault(match, DraftList.empty(match));

@@ -9,6 +9,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 
 /** The plans of the library. A change is shown at once and kept as a new version. Belongs to the thread of results. */
 public final class Plans {
@@ -32,6 +33,14 @@ public final class Plans {
     void replace(List<Plan> all) {
         byId.clear();
         all.forEach(p -> byId.put(p.id(), p));
+    }
+
+    /** Others have changed these. */
+    void refresh(Set<String> ids) {
+        tasks.write(
+                library::plans,
+                kept -> kept.stream().filter(p -> ids.contains(p.id())).forEach(this::show),
+                e -> messages.problem(e.getMessage()));
     }
 
     /** All plans that have been kept. */

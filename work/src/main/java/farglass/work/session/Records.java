@@ -16,6 +16,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.TreeMap;
 import org.jspecify.annotations.Nullable;
 
@@ -39,11 +40,25 @@ public final class Records {
     /** By match whose undo is on its way to the disk: edits made meanwhile, which are made for what comes after it. */
     private final Map<String, Deque<Edit>> stepping = new HashMap<>();
 
+    /** By match, edits that are on their way to the disk; only counted in a team's library. */
+    private final Map<String, Integer> writing = new HashMap<>();
+
+    private final boolean ofTeam;
+
     Records(List<MatchRecord> all, Library library, Tasks tasks, Messages messages) {
         this.all = List.copyOf(all);
         this.library = library;
         this.tasks = tasks;
         this.messages = messages;
+        this.ofTeam = ofTeam(library);
+    }
+
+    private static boolean ofTeam(Library library) {
+        try {
+            return library.mirror().attached();
+        } catch (LibraryException e) {
+            return false;
+        }
     }
 
     void listen(SessionListener listener) {
@@ -102,8 +117,56 @@ public final class Records {
                 return;
             }
             show(after);
-            tasks.write(() -> library.apply(match, edit), kept -> {}, e -> wentWrong(match, e));
+            if (!ofTeam) {
+                tasks.write(() -> library.apply(match, edit), kept -> {}, e -> wentWrong(match, e));
+                return;
+            }
+            writing.merge(match, 1, Integer::sum);
+            tasks.write(
+                    () -> library.apply(match, edit),
+                    kept -> {
+                        if (written(match)) {
+                            showUnlessShown(kept);
+                        }
+                    },
+                    e -> {
+                        written(match);
+                        wentWrong(match, e);
+                    });
         });
+    }
+
+    /** One edit of the match is on the disk; whether none is on its way any more. */
+    private boolean written(String match) {
+        return writing.merge(match, -1, (a, b) -> a + b == 0 ? null : a + b) == null;
+    }
+
+    /** What others did may have come between what was shown and what was written. */
+    private void showUnlessShown(MatchRecord kept) {
+        if (match(kept.id()).filter(kept::equals).isEmpty()) {
+            show(kept);
+        }
+    }
+
+    /** Others have changed these matches, or they came or went. */
+    void refresh(Set<String> ids) {
+        if (!ids.stream().allMatch(id -> match(id).isPresent())) {
+            readAnew();
+            return;
+        }
+        for (String id : ids) {
+            tasks.write(
+                    () -> library.visible(id),
+                    kept -> {
+                        if (kept.isEmpty()) {
+                            readAnew();
+                        } else if (!writing.containsKey(id) && !stepping.containsKey(id)) {
+                            // else it is shown when the last edit of one's own is on the disk
+                            showUnlessShown(kept.get());
+                        }
+                    },
+                    e -> messages.problem(e.getMessage()));
+        }
     }
 
     /** Takes the last edit of a match back; undo after undo goes back to its beginning. */

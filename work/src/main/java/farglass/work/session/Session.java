@@ -7,15 +7,22 @@ import farglass.rules.RulesetReader;
 import farglass.rules.Rulesets;
 import farglass.store.Forgetting;
 import farglass.store.Library;
+import farglass.store.TeamChange;
 import farglass.tendency.LibraryIndex;
 import farglass.work.task.Tasks;
+import farglass.work.team.TeamLink;
+import farglass.work.team.TeamListener;
+import farglass.work.team.TeamStatus;
 import farglass.work.words.WorkWords;
 import java.nio.file.Path;
 import java.time.Clock;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.function.Consumer;
+import org.jspecify.annotations.Nullable;
 
 /**
  * What holds while somebody works on a library: its content as it is shown, the team's terms and rulesets, one index of
@@ -41,6 +48,10 @@ public final class Session implements AutoCloseable {
     private List<MatchRecord> indexed = List.of();
     private final Object indexLock = new Object();
     private boolean closed;
+    /** Null for a library of one's own, and where nobody asked for it. */
+    private @Nullable TeamLink team;
+
+    private final String author;
 
     /** @param author who makes the edits where nobody has given a name, such as the name on the machine */
     public Session(LibraryContent content, Clock clock, Tasks tasks, Messages messages, String author) {
@@ -49,7 +60,8 @@ public final class Session implements AutoCloseable {
         this.tasks = tasks;
         this.messages = messages;
         this.preferences = new Preferences(content.settings(), library, tasks, messages);
-        library.author(preferences.get(Preferences.NAME).orElse(author));
+        this.author = preferences.get(Preferences.NAME).orElse(author);
+        library.author(this.author);
         library.onWarning(messages::problem);
         tasks.onStopped(name -> messages.problem(WorkWords.of("export.stopped", name)));
         TeamWords words = TeamWords.of(content.settings());
@@ -62,6 +74,52 @@ public final class Session implements AutoCloseable {
         this.plans = new Plans(content.plans(), library, tasks, messages);
         this.drafts = new Drafts(content.drafts(), records, lexicon, library, tasks, messages);
         this.index = LibraryIndex.empty(lexicon);
+    }
+
+    /** From now on the library is kept at the same as its team's, if it is a mirror of one. */
+    public void joinTeam() {
+        tasks.write(
+                () -> !library.readOnly() && library.mirror().attached(),
+                mirror -> {
+                    if (mirror && team == null && !closed) {
+                        team = new TeamLink(library, author, tasks::deliver, new FromTeam());
+                        team.start();
+                    }
+                },
+                e -> messages.problem(e.getMessage()));
+    }
+
+    /** What keeps it at the same; empty for a library of one's own. */
+    public Optional<TeamLink> team() {
+        return Optional.ofNullable(team);
+    }
+
+    /** What others did becomes what is shown. */
+    private final class FromTeam implements TeamListener {
+        @Override
+        public void changed(Map<TeamChange.Kind, Set<String>> items) {
+            items.forEach((kind, ids) -> {
+                switch (kind) {
+                    case MATCH -> records.refresh(ids);
+                    case PLAN -> plans.refresh(ids);
+                    case DRAFT -> drafts.refresh(ids);
+                    case ASSIGNMENT ->
+                        tasks.write(
+                                library::assignments,
+                                now -> {
+                                    assignments.replace(now);
+                                    listeners.forEach(SessionListener::assignmentsChanged);
+                                },
+                                e -> messages.problem(e.getMessage()));
+                    case SETTING -> messages.done(WorkWords.of("team.words"));
+                }
+            });
+        }
+
+        @Override
+        public void status(TeamStatus now) {
+            listeners.forEach(l -> l.teamChanged(now));
+        }
     }
 
     /** Who hears of changes from now on. */
@@ -205,6 +263,9 @@ public final class Session implements AutoCloseable {
         if (!closed) {
             closed = true;
             tasks.close();
+            if (team != null) {
+                team.close();
+            }
             library.close();
         }
     }

@@ -2,6 +2,7 @@ package farglass.work.session;
 
 import farglass.match.MatchRecord;
 import farglass.plan.Plan;
+import farglass.work.team.TeamStatus;
 import java.util.List;
 
 /** What hears of changes, on the thread of results. */
@@ -20,4 +21,10 @@ public interface SessionListener {
 
     /** One of the plans is another version now. */
     default void planChanged(Plan now) {}
+
+    /** Somebody else has changed an assignment, or made one. */
+    default void assignmentsChanged() {}
+
+    /** The library stands otherwise to its team's. */
+    default void teamChanged(TeamStatus now) {}
 }

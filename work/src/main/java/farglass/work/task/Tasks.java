@@ -84,6 +84,11 @@ public final class Tasks implements AutoCloseable {
         return t;
     }
 
+    /** Does something on the thread of results, behind what was delivered before. */
+    public void deliver(Runnable work) {
+        results.execute(work);
+    }
+
     /** Runs writes one after the other, in the order given. */
     public <T> void write(Callable<T> work, Consumer<T> done, Consumer<Exception> failed) {
         writer.execute(() -> run(work, done, failed));

@@ -1,0 +1,194 @@
+package farglass.work.team;
+
+import farglass.store.Library;
+import farglass.store.LibraryException;
+import farglass.store.Mirror;
+import farglass.store.TeamChange;
+import farglass.store.server.Exchange;
+import farglass.store.server.TeamAddress;
+import farglass.store.server.TeamException;
+import farglass.store.server.TeamServer;
+import farglass.work.words.WorkWords;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.concurrent.Executor;
+import java.util.concurrent.locks.Condition;
+import java.util.concurrent.locks.ReentrantLock;
+import java.util.concurrent.TimeUnit;
+import org.jspecify.annotations.Nullable;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+
+/**
+ * Sends what is confirmed in a mirror as soon as it is, takes in what others do as soon as the server tells of it, and
+ * goes on trying when the server is not reached. Has a thread of its own; all methods may be called from any thread.
+ */
+public final class TeamLink implements AutoCloseable {
+    private static final Logger LOG = LoggerFactory.getLogger(TeamLink.class);
+    /** How long the server is listened to before one looks whether there is something to be sent, ms. */
+    private static final int LISTEN_MS = 50;
+    /** How often one says that one is here, and looks whether the line stands, ms. */
+    private static final long HERE_MS = 15_000;
+    /** Who was not heard of for so long is not here any more, seconds. */
+    private static final int GONE_SECONDS = 40;
+
+    private static final long FIRST_PAUSE_MS = 500;
+    private static final long LONGEST_PAUSE_MS = 15_000;
+    private static final long CLOSING_MS = 3000;
+
+    private final Library library;
+    private final Executor results;
+    private final TeamListener listener;
+    private final String name;
+    private final Thread thread = new Thread(this::run, "team");
+    private final ReentrantLock lock = new ReentrantLock();
+    private final Condition awake = lock.newCondition();
+    private volatile boolean nudged;
+    private volatile boolean moved;
+    private volatile boolean closed;
+    private volatile @Nullable String match;
+    private List<TeamStatus.Present> present = List.of();
+
+    /**
+     * @param library a mirror
+     * @param name who works here, as others see it
+     * @param results where the listener is called
+     */
+    public TeamLink(Library library, String name, Executor results, TeamListener listener) {
+        this.library = library;
+        this.name = name;
+        this.results = results;
+        this.listener = listener;
+        thread.setDaemon(true);
+        library.onWaiting(this::nudge);
+    }
+
+    /** Begins. */
+    public void start() {
+        thread.start();
+    }
+
+    /** There is something to be sent, or it is to be tried now. */
+    public void nudge() {
+        nudged = true;
+        lock.lock();
+        try {
+            awake.signalAll();
+        } finally {
+            lock.unlock();
+        }
+    }
+
+    /** Which match is looked at here; null for none. */
+    public void at(@Nullable String id) {
+        match = id;
+        moved = true;
+    }
+
+    private void run() {
+        long pause = FIRST_PAUSE_MS;
+        while (!closed) {
+            try (TeamServer server = TeamServer.open(address())) {
+                moved = true;
+                while (!closed) {
+                    nudged = false;
+                    Exchange.Done done = new Exchange(library, server).both();
+                    here(server);
+                    told(done.changed());
+                    status(true, null);
+                    pause = FIRST_PAUSE_MS;
+                    listen(server);
+                }
+                // what was confirmed last
+                new Exchange(library, server).both();
+            } catch (TeamException e) {
+                present = List.of();
+                status(false, e.getMessage());
+                LOG.info("the team's library is not reached: {}", e.kind());
+            } catch (LibraryException | RuntimeException e) {
+                present = List.of();
+                status(false, String.valueOf(e.getMessage()));
+                LOG.warn("the mirror cannot be brought up to date", e);
+            }
+            rest(pause);
+            pause = Math.min(2 * pause, LONGEST_PAUSE_MS);
+        }
+    }
+
+    private TeamAddress address() throws LibraryException {
+        return new TeamAddress(library.mirror()
+                .state()
+                .map(Mirror.State::url)
+                .orElseThrow(() -> new IllegalStateException("not a mirror")));
+    }
+
+    private void listen(TeamServer server) throws TeamException {
+        long until = System.nanoTime() + TimeUnit.MILLISECONDS.toNanos(HERE_MS);
+        while (!closed && !nudged && !moved) {
+            if (server.heard(LISTEN_MS)) {
+                return;
+            }
+            if (System.nanoTime() > until) {
+                moved = true;
+            }
+        }
+    }
+
+    private void here(TeamServer server) throws LibraryException, TeamException {
+        String id = library.mirror().state().map(Mirror.State::mirror).orElse("");
+        if (moved) {
+            moved = false;
+            server.present(id, name, match);
+        }
+        present = server.present(GONE_SECONDS).stream()
+                .filter(p -> !p.mirror().equals(id))
+                .map(p -> new TeamStatus.Present(p.name(), p.match()))
+                .toList();
+    }
+
+    private void told(Map<TeamChange.Kind, Set<String>> changed) {
+        if (!changed.isEmpty()) {
+            results.execute(() -> listener.changed(changed));
+        }
+    }
+
+    private void status(boolean reached, @Nullable String problem) {
+        try {
+            Mirror.State s = library.mirror().state().orElseThrow();
+            TeamStatus now = new TeamStatus(reached, s.waiting(), s.clashes(), s.reachedAt(), problem, present);
+            results.execute(() -> listener.status(now));
+        } catch (LibraryException e) {
+            String why = WorkWords.of("team.unread", e.getMessage());
+            results.execute(() -> listener.status(new TeamStatus(false, 0, 0, null, why, List.of())));
+        }
+    }
+
+    private void rest(long ms) {
+        lock.lock();
+        try {
+            long left = TimeUnit.MILLISECONDS.toNanos(ms);
+            // what is confirmed meanwhile does not hasten it: the server is away
+            while (left > 0 && !closed) {
+                left = awake.awaitNanos(left);
+            }
+        } catch (InterruptedException e) {
+            closed = true;
+        } finally {
+            lock.unlock();
+        }
+    }
+
+    /** Sends what waits if that goes at once, and ends; what is left is sent the next time. */
+    @Override
+    public void close() {
+        closed = true;
+        nudge();
+        library.onWaiting(() -> {});
+        try {
+            thread.join(CLOSING_MS);
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+        }
+    }
+}

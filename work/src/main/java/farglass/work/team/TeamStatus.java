@@ -1,0 +1,34 @@
+package farglass.work.team;
+
+import java.time.Instant;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * How a mirror stands to its team just now.
+ *
+ * @param reached whether the team's library is reached
+ * @param waiting edits confirmed here and not there yet
+ * @param clashes where somebody has to decide
+ * @param reachedAt when it was last reached, or null
+ * @param problem why it is not reached, or null
+ * @param present who else is here
+ */
+public record TeamStatus(
+        boolean reached,
+        int waiting,
+        int clashes,
+        @Nullable Instant reachedAt,
+        @Nullable String problem,
+        List<Present> present) {
+    public TeamStatus {
+        present = List.copyOf(present);
+    }
+
+    /**
+     * Somebody who has the team's library open.
+     *
+     * @param match the match that is looked at, or null
+     */
+    public record Present(String name, @Nullable String match) {}
+}
