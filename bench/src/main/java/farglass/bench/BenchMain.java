@@ -6,6 +6,8 @@ import farglass.bench.fault.InputFaults;
 import farglass.bench.fault.KillFaults;
 import farglass.bench.speech.NarrationBench;
 import farglass.bench.speech.SkeletonBench;
+import farglass.bench.team.TeamBench;
+import farglass.bench.team.TeamFaults;
 import farglass.bench.truth.ChainsBench;
 import farglass.bench.truth.CoverageBench;
 import farglass.bench.truth.PlanBench;
@@ -50,6 +52,8 @@ public final class BenchMain {
     private static final int USUAL_CLIPS = 60;
 
     private static final int USUAL_WORLDS = 24;
+    private static final double USUAL_TEAM_MINUTES = 10;
+    private static final int USUAL_TEAM_FAULTS = 200;
 
     private BenchMain() {}
 
@@ -65,6 +69,11 @@ public final class BenchMain {
         if (List.of("CoverageBench", "ChainsBench", "WinChanceBench", "PlanBench", "ReportBench")
                 .contains(chosen)) {
             truth(chosen, args.length > 1 ? Integer.parseInt(args[1]) : USUAL_WORLDS);
+            System.exit(0);
+        }
+        if (chosen.equals("TeamBench")) {
+            double minutes = args.length > 1 ? Double.parseDouble(args[1]) : USUAL_TEAM_MINUTES;
+            TeamBench.start(Files.createTempDirectory("farglass-bench"), minutes);
             System.exit(0);
         }
         if (chosen.equals("NarrationBench")) {
@@ -146,7 +155,8 @@ public final class BenchMain {
             case "FrameFaults" -> new FrameFaults(folder).run();
             case "InputFaults" -> InputFaults.start(runs == 0 ? USUAL_INPUTS : runs);
             case "KillFaults" -> new KillFaults(folder, runs == 0 ? USUAL_KILLS : runs).run();
-            default -> System.out.println("There are FrameFaults, InputFaults and KillFaults.");
+            case "TeamFaults" -> new TeamFaults(folder, runs == 0 ? USUAL_TEAM_FAULTS : runs, System.nanoTime()).run();
+            default -> System.out.println("There are FrameFaults, InputFaults, KillFaults and TeamFaults.");
         }
     }
 

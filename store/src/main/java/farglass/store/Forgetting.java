@@ -325,11 +325,28 @@ public record Forgetting(
         clean(h, "edit_log", "match_id || char(10) || n", "edit", trace::document);
         clean(h, "draft_list", "match_id", "document", trace::document);
         clean(h, "edit_log", "match_id || char(10) || n", "made_by", trace::text);
+        mirrored(h, trace);
         settings(h, trace);
         Exported.all(h).stream()
                 .filter(x -> x.tellsOf(athlete))
                 .forEach(x -> h.execute(
                         "DELETE FROM exported WHERE path = ?", x.path().toString()));
+    }
+
+    /** What waits for a team, what it agreed on before, and what is to be decided. */
+    private void mirrored(Handle h, Traces trace) {
+        for (TeamForgetting.Thing t : TeamForgetting.of(this).gone()) {
+            for (String table : List.of("waiting", "mirror_item", "clash")) {
+                h.execute(
+                        "DELETE FROM " + table + " WHERE kind = ? AND item = ?",
+                        t.kind().code(),
+                        t.item());
+            }
+        }
+        clean(h, "waiting", "id", "body", trace::document);
+        clean(h, "waiting", "id", "made_by", trace::text);
+        clean(h, "mirror_item", "kind || char(10) || item", "agreed", trace::document);
+        clean(h, "clash", "id", "mine", trace::document);
     }
 
     private static void clean(Handle h, String table, String key, String column, UnaryOperator<String> cleaning) {

@@ -222,6 +222,11 @@ public final class Library implements AutoCloseable {
         return look(matches::all);
     }
 
+    /** All records, those that are out of sight among them. */
+    synchronized List<MatchRecord> everyMatch() throws LibraryException {
+        return look(matches::everything);
+    }
+
     /** A record by id, also one that is out of sight; empty when there is none. */
     public synchronized Optional<MatchRecord> match(String id) throws LibraryException {
         return look(() -> matches.match(id));
@@ -348,6 +353,7 @@ public final class Library implements AutoCloseable {
                 case ASSIGNMENT -> save(PlanJson.readAssignment(clash.mine()));
                 case DRAFT -> save(DraftJson.read(clash.mine()));
                 case SETTING -> set(clash.item(), clash.mine());
+                case ATHLETE -> throw new LibraryException(StoreWords.of("mirror.forget"));
             }
         } catch (FormatException e) {
             throw Documents.damaged(e);
@@ -487,9 +493,24 @@ public final class Library implements AutoCloseable {
      * @return files that could not be deleted; empty when all is gone
      */
     public synchronized List<Path> forget(Forgetting f) throws LibraryException {
+        return forget(f, true);
+    }
+
+    /** @param tell whether the team is to forget him too; false where it has said so itself */
+    synchronized List<Path> forget(Forgetting f, boolean tell) throws LibraryException {
         List<Path> files = f.files(backups.everything(secondBackups()));
         change(() -> {
             f.delete(handle);
+            if (tell && mirror.attached()) {
+                mirror.note(
+                        TeamChange.Kind.ATHLETE,
+                        TeamForgetting.mark(f.athlete()),
+                        TeamChange.Act.FORGOTTEN,
+                        TeamForgetting.of(f).text(),
+                        null,
+                        clock.instant(),
+                        author);
+            }
             // should the process end before all is gone, the next opening goes on from here
             settings.put(FORGETTING, files.stream().map(Path::toString).collect(Collectors.joining("\n")));
             return true;

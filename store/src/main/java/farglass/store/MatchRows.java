@@ -28,11 +28,18 @@ final class MatchRows {
         this.authors = authors;
     }
 
+    /** In no order, those that are out of sight among them. */
+    List<MatchRecord> everything() throws LibraryException {
+        return read("SELECT document FROM match_record");
+    }
+
+    private List<MatchRecord> read(String query) throws LibraryException {
+        return Documents.matches(
+                handle.createQuery(query).map((row, context) -> row.getBytes(1)).list());
+    }
+
     List<MatchRecord> all() throws LibraryException {
-        List<MatchRecord> records =
-                Documents.matches(handle.createQuery("SELECT document FROM match_record WHERE removed = 0 ORDER BY id")
-                        .map((row, context) -> row.getBytes(1))
-                        .list());
+        List<MatchRecord> records = read("SELECT document FROM match_record WHERE removed = 0 ORDER BY id");
         records.sort(Comparator.comparing(
                         (MatchRecord r) -> r.details().date(),
                         Comparator.nullsLast(Comparator.<LocalDate>naturalOrder()))
@@ -50,6 +57,11 @@ final class MatchRows {
 
     MatchRecord known(String id) throws LibraryException {
         return match(id).orElseThrow(() -> new LibraryException(StoreWords.of("match.none", id)));
+    }
+
+    /** Without reading it. */
+    boolean there(String id) {
+        return number("SELECT COUNT(*) FROM match_record WHERE id = :id", id) > 0;
     }
 
     boolean removed(String id) {

@@ -1,5 +1,8 @@
 package farglass.store;
 
+import farglass.match.MatchRecord;
+import java.nio.file.Path;
+import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
@@ -7,6 +10,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.TreeSet;
 import org.jdbi.v3.core.Handle;
 import org.jspecify.annotations.Nullable;
 
@@ -17,6 +21,8 @@ import org.jspecify.annotations.Nullable;
  * <p>All methods may be called from any thread.
  */
 public final class Mirror {
+    private static final Duration OFTEN = Duration.ofSeconds(10);
+
     private final Library library;
     private final MirrorRows rows;
 
@@ -44,6 +50,51 @@ public final class Mirror {
             int waiting,
             int clashes,
             @Nullable Instant reachedAt) {}
+
+    /** A forgetting that waits: what of it is to be deleted there, and how the rest stands without him. */
+    public record Leaving(List<TeamForgetting.Thing> gone, List<TeamItem> kept) {
+        public Leaving {
+            gone = List.copyOf(gone);
+            kept = List.copyOf(kept);
+        }
+    }
+
+    /** What a waiting step of act {@link TeamChange.Act#FORGOTTEN} asks of the team's library. */
+    public Leaving leaving(TeamChange step) throws LibraryException {
+        return library.reading(() -> {
+            TeamForgetting f = TeamForgetting.read(step.body());
+            List<TeamItem> kept = new ArrayList<>();
+            for (TeamForgetting.Thing t : f.kept()) {
+                long n = rows.n(t.kind(), t.item());
+                Optional<String> agreed = rows.agreed(t.kind(), t.item()).or(() -> rows.document(t.kind(), t.item()));
+                if (n > 0 && agreed.isPresent()) {
+                    kept.add(new TeamItem(t.kind(), t.item(), n, agreed.get(), false));
+                }
+            }
+            return new Leaving(f.gone(), kept);
+        });
+    }
+
+    /**
+     * The team has forgotten an athlete: so does this mirror, with what lies beside it.
+     *
+     * @param mark see {@link TeamForgetting#mark}
+     * @return files that could not be deleted
+     */
+    public List<Path> forget(String mark) throws LibraryException {
+        Set<String> athletes = new TreeSet<>();
+        for (MatchRecord r : library.everyMatch()) {
+            athletes.add(r.details().a().id());
+            athletes.add(r.details().b().id());
+        }
+        List<Path> left = new ArrayList<>();
+        for (String id : athletes) {
+            if (TeamForgetting.mark(id).equals(mark)) {
+                left.addAll(library.forget(library.concerning(id), false));
+            }
+        }
+        return left;
+    }
 
     /**
      * What a merge changed, by kind; and what it could not follow, which has to be read whole: then nothing counts as
@@ -80,8 +131,8 @@ public final class Mirror {
             }
             rows.attach(url);
             for (TeamChange.Kind kind : TeamChange.Kind.values()) {
-                for (String item : items(h, kind)) {
-                    note(kind, item);
+                if (kind != TeamChange.Kind.ATHLETE) {
+                    items(h, kind).forEach(item -> note(kind, item));
                 }
             }
         });
@@ -102,6 +153,7 @@ public final class Mirror {
             case PLAN -> "SELECT id FROM plan ORDER BY id";
             case ASSIGNMENT -> "SELECT id FROM assignment ORDER BY place, id";
             case SETTING -> "SELECT name FROM setting ORDER BY name";
+            case ATHLETE -> throw new IllegalArgumentException("athletes are not kept by themselves");
         };
         return h.createQuery(query).mapTo(String.class).list();
     }
@@ -122,8 +174,15 @@ public final class Mirror {
         });
     }
 
-    /** It was reached now, and all before a place is read. */
+    /** It was reached now, and all before a place is read. When nothing is new, that is written down now and then. */
     public void reached(long seen) throws LibraryException {
+        Optional<MirrorRows.Attached> known = library.reading(rows::read);
+        boolean lately = known.map(MirrorRows.Attached::reachedAt)
+                .filter(at -> Duration.between(at, library.now()).abs().compareTo(OFTEN) < 0)
+                .isPresent();
+        if (lately && known.get().seen() == seen) {
+            return;
+        }
         library.change(h -> {
             rows.seen(seen);
             rows.reached(library.now());

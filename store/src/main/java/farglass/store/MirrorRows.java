@@ -241,6 +241,7 @@ final class MirrorRows {
                         + " AND v.n = p.current_version WHERE p.id = :item";
             case ASSIGNMENT -> "SELECT document FROM assignment WHERE id = :item";
             case SETTING -> "SELECT text FROM setting WHERE name = :item";
+            case ATHLETE -> "SELECT NULL WHERE :item IS NULL";
         };
         return handle.createQuery(query).bind("item", item).mapTo(String.class).findOne();
     }

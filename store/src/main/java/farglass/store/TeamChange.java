@@ -35,7 +35,9 @@ public record TeamChange(
         DRAFT,
         PLAN,
         ASSIGNMENT,
-        SETTING;
+        SETTING,
+        /** Somebody who is forgotten; the item is a digest of his id, see {@link TeamForgetting#mark}. */
+        ATHLETE;
 
         /** As it is written. */
         public String code() {
@@ -59,7 +61,9 @@ public record TeamChange(
         /** A match comes back into sight. */
         BACK,
         /** A document or setting is its body from now on. */
-        SET;
+        SET,
+        /** An athlete is deleted for good, in every mirror; the body is only sent: what goes with him and what stays. */
+        FORGOTTEN;
 
         /** As it is written. */
         public String code() {

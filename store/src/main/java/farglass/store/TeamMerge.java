@@ -70,6 +70,11 @@ final class TeamMerge {
     void steps(List<TeamChange> steps) throws LibraryException {
         TeamChange.Kind kind = steps.get(0).kind();
         String item = steps.get(0).item();
+        if (kind == TeamChange.Kind.ATHLETE) {
+            steps.forEach(s -> rows.drop(s.id()));
+            changed(kind, item);
+            return;
+        }
         long known = rows.n(kind, item);
         List<TeamChange> fresh = steps.stream().filter(s -> s.n() > known).toList();
         if (fresh.isEmpty()) {
@@ -140,6 +145,7 @@ final class TeamMerge {
                 case EDIT -> record = edit(s).apply(requireNonNull(record));
                 case REMOVED -> removed = true;
                 case BACK -> removed = false;
+                case FORGOTTEN -> throw new IllegalStateException("no match is forgotten");
             }
         }
     }
@@ -193,7 +199,7 @@ final class TeamMerge {
             List<TeamChange> edits,
             List<TeamChange> waiting)
             throws LibraryException {
-        if (matches.match(item).isEmpty()) {
+        if (!matches.there(item)) {
             matches.insert(agreed);
         }
         Set<String> own = ids(waiting);
@@ -242,7 +248,7 @@ final class TeamMerge {
         rows.forget(TeamChange.Kind.MATCH, item);
         matches.takeOut(waiting);
         int k = 2;
-        while (matches.match(item + "-" + k).isPresent()) {
+        while (matches.there(item + "-" + k)) {
             k++;
         }
         MatchRecord aside =
@@ -297,7 +303,7 @@ final class TeamMerge {
                 case ASSIGNMENT -> plans.save(PlanJson.readAssignment(document));
                 case DRAFT -> drafts.save(DraftJson.read(document));
                 case SETTING -> settings.put(item, document);
-                case MATCH -> throw new IllegalArgumentException("a match is not kept whole");
+                case MATCH, ATHLETE -> throw new IllegalArgumentException("this is not kept whole");
             }
         } catch (FormatException e) {
             throw Documents.damaged(e);
@@ -344,6 +350,10 @@ final class TeamMerge {
         Optional<String> agreed = rows.agreed(of.kind(), of.item());
         long n = rows.n(of.kind(), of.item());
         rows.drop(step);
+        if (of.kind() == TeamChange.Kind.ATHLETE) {
+            rows.clash(of.kind(), of.item(), List.of(REFUSED), "", now);
+            return;
+        }
         rows.clash(of.kind(), of.item(), List.of(REFUSED), Objects.requireNonNullElse(of.body(), ""), now);
         if (agreed.isEmpty()) {
             // something new that the team does not want: it stays here, and nothing of it is sent

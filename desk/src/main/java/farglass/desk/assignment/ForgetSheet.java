@@ -99,6 +99,9 @@ final class ForgetSheet extends VBox {
         line("forget.exported", f.exported().size());
         line("forget.changed", f.changed().size());
         line("forget.backups", f.backups().size());
+        if (desk.team().get() != null) {
+            what.getChildren().add(Ui.prose(Words.of("forget.team"), "body"));
+        }
         what.getChildren().add(Ui.prose(Words.of("forget.outside"), "soft"));
         confirm.setDisable(f.nothing());
     }

@@ -114,6 +114,7 @@ public final class TeamSheet extends StackPane {
             case PLAN, ASSIGNMENT -> Words.of("team.plan", c.item());
             case DRAFT -> Words.of("team.drafts", desk.match(c.item()).map(TeamSheet::title).orElse(c.item()));
             case SETTING -> Words.of("team.words", c.item());
+            case ATHLETE -> Words.of("team.forgetting");
         };
     }
 

@@ -75,7 +75,7 @@ public final class Exchange {
     private void send(List<TeamChange> waiting) throws LibraryException, TeamException {
         String id = state().mirror();
         try {
-            sent += server.append(id, waiting).size();
+            sent += sent(id, waiting);
         } catch (TeamException e) {
             if (e.kind() != TeamException.Kind.REFUSED) {
                 throw e;
@@ -83,7 +83,7 @@ public final class Exchange {
             // one of them may not be: they go one by one, and it is set aside
             TeamChange first = waiting.get(0).after(null);
             try {
-                sent += server.append(id, List.of(first)).size();
+                sent += sent(id, List.of(first));
             } catch (TeamException x) {
                 if (x.kind() != TeamException.Kind.REFUSED) {
                     throw x;
@@ -92,6 +92,19 @@ public final class Exchange {
                 note(mirror.refused(first.id()));
             }
         }
+    }
+
+    /** Steps up to the next forgetting, which goes alone; how many the team has now. */
+    private int sent(String id, List<TeamChange> waiting) throws LibraryException, TeamException {
+        TeamChange first = waiting.get(0);
+        if (first.act() == TeamChange.Act.FORGOTTEN) {
+            return server.forget(id, first, mirror.leaving(first)) ? 1 : 0;
+        }
+        int next = 0;
+        while (next < waiting.size() && waiting.get(next).act() != TeamChange.Act.FORGOTTEN) {
+            next++;
+        }
+        return server.append(id, waiting.subList(0, next)).size();
     }
 
     /** Only takes in what is there. */
@@ -125,6 +138,12 @@ public final class Exchange {
                 return came;
             }
             came = true;
+            for (TeamChange c : steps.steps()) {
+                if (c.act() == TeamChange.Act.FORGOTTEN) {
+                    // before the place is noted: a mirror that ends here forgets the next time
+                    mirror.forget(c.item());
+                }
+            }
             Mirror.Merged merged = mirror.merge(steps.steps(), steps.last());
             note(merged);
             if (!merged.unknown().isEmpty()) {

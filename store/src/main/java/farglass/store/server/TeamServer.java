@@ -5,6 +5,7 @@ import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import farglass.match.Edit;
 import farglass.match.MatchRecord;
+import farglass.store.Mirror;
 import farglass.store.TeamChange;
 import farglass.store.TeamItem;
 import farglass.store.json.EditJson;
@@ -36,7 +37,7 @@ import org.postgresql.util.PSQLState;
  */
 public final class TeamServer implements AutoCloseable {
     private static final ObjectMapper JSON = new ObjectMapper();
-    private static final String COLUMNS = "id, kind, item, n, act, body, undoes, made_at, made_by, mirror, place";
+    private static final String COLUMNS = "c.id, kind, item, n, act, body, undoes, made_at, made_by, mirror, place";
     private static final int MS_PER_STEP = 20_000;
 
     private final Connection connection;
@@ -133,7 +134,7 @@ public final class TeamServer implements AutoCloseable {
                 case PLAN -> o.putArray("athletes").add(PlanJson.read(document).us());
                 case ASSIGNMENT ->
                     o.putArray("athletes").add(PlanJson.readAssignment(document).us());
-                case DRAFT, SETTING -> o.putArray("athletes");
+                case DRAFT, SETTING, ATHLETE -> o.putArray("athletes");
             }
         } catch (FormatException e) {
             throw new IllegalStateException("a document of the library's own cannot be read", e);
@@ -159,21 +160,26 @@ public final class TeamServer implements AutoCloseable {
 
     /** The next steps behind a place, as far as this login may see them. */
     public Steps after(long place, int most) throws TeamException {
-        long end = team().last();
+        long[] end = {place};
         long[] last = {place};
-        List<TeamChange> steps = ask(
-                "SELECT " + COLUMNS + " FROM change WHERE place > ? AND place <= ? ORDER BY place LIMIT ?",
+        List<Optional<TeamChange>> rows = ask(
+                "SELECT " + COLUMNS + ", last_place FROM team LEFT JOIN (SELECT * FROM change WHERE place > ?"
+                        + " ORDER BY place LIMIT ?) c ON true ORDER BY place",
                 s -> {
                     s.setLong(1, place);
-                    s.setLong(2, end);
-                    s.setInt(3, most);
+                    s.setInt(2, most);
                 },
                 r -> {
+                    end[0] = r.getLong(12);
+                    if (r.getString(1) == null) {
+                        return Optional.<TeamChange>empty();
+                    }
                     last[0] = r.getLong(11);
-                    return step(r);
+                    return Optional.of(step(r));
                 });
+        List<TeamChange> steps = rows.stream().flatMap(Optional::stream).toList();
         boolean more = steps.size() == most;
-        return new Steps(steps, more ? last[0] : end, more);
+        return new Steps(steps, more ? last[0] : end[0], more);
     }
 
     private static TeamChange step(ResultSet r) throws SQLException {
@@ -263,6 +269,37 @@ public final class TeamServer implements AutoCloseable {
         for (int i = 0; i < values.size(); i++) {
             s.setString(i + 1, values.get(i));
         }
+    }
+
+    /**
+     * Deletes an athlete for good: what is his, and the history of what named him.
+     *
+     * @param step waits in the mirror
+     * @return false when things stand otherwise there than the mirror knows: it has to read on first
+     */
+    public boolean forget(String mirror, TeamChange step, Mirror.Leaving leaving) throws TeamException {
+        ArrayNode gone = JSON.createArrayNode();
+        leaving.gone()
+                .forEach(t -> gone.addObject().put("kind", t.kind().code()).put("item", t.item()));
+        ArrayNode kept = JSON.createArrayNode();
+        leaving.kept()
+                .forEach(i -> kept.addObject()
+                        .put("kind", i.kind().code())
+                        .put("item", i.item())
+                        .put("n", i.n())
+                        .put("document", i.document()));
+        return ask(
+                        "SELECT forget(?, ?, ?, ?, ?::jsonb, ?::jsonb)",
+                        s -> {
+                            s.setString(1, mirror);
+                            s.setString(2, step.id());
+                            s.setString(3, step.item());
+                            s.setString(4, step.at().toString());
+                            s.setString(5, gone.toString());
+                            s.setString(6, kept.toString());
+                        },
+                        r -> r.getBoolean(1))
+                .get(0);
     }
 
     /** Which of these steps the log has. */

@@ -105,7 +105,8 @@ public final class TeamSetup {
                 s.execute("GRANT SELECT ON farglass.team, farglass.member, farglass.item, farglass.change,"
                         + " farglass.presence TO " + quoted);
                 s.execute("GRANT EXECUTE ON FUNCTION farglass.append(text, jsonb),"
-                        + " farglass.present(text, text, text) TO " + quoted);
+                        + " farglass.present(text, text, text),"
+                        + " farglass.forget(text, text, text, text, jsonb, jsonb) TO " + quoted);
             }
             c.commit();
         } catch (SQLException e) {

@@ -41,7 +41,7 @@ CREATE TABLE change (
     kind text NOT NULL,
     item text NOT NULL,
     n bigint NOT NULL,
-    act text NOT NULL CHECK (act IN ('new', 'edit', 'removed', 'back', 'set')),
+    act text NOT NULL CHECK (act IN ('new', 'edit', 'removed', 'back', 'set', 'forgotten')),
     body text,
     undoes text,
     made_at text NOT NULL,
@@ -92,7 +92,8 @@ CREATE POLICY members ON team FOR SELECT USING (role_of_caller() IS NOT NULL);
 CREATE POLICY own ON member FOR SELECT USING (login = session_user OR role_of_caller() = 'owner');
 CREATE POLICY seen ON item FOR SELECT USING (may_see(kind, item, athletes, private, login));
 CREATE POLICY seen ON change FOR SELECT
-    USING (EXISTS (SELECT 1 FROM item i WHERE i.kind = change.kind AND i.item = change.item));
+    USING (EXISTS (SELECT 1 FROM item i WHERE i.kind = change.kind AND i.item = change.item)
+        OR (kind = 'athlete' AND role_of_caller() IS NOT NULL));
 CREATE POLICY team ON presence FOR SELECT USING (role_of_caller() IN ('owner', 'analyst', 'coach'));
 
 -- Whether a coach may make this edit of a match: remarks come, go and change, nothing else does.
@@ -186,6 +187,53 @@ CREATE FUNCTION append(from_mirror text, steps jsonb) RETURNS TABLE (step text, 
     END
     $$;
 
+-- Deletes an athlete: what is his (gone) with its history, and the history of what named him (kept), which stands without
+-- him from now on. Other mirrors hear of it by a digest of his id. False when something of what is kept stands otherwise
+-- than the caller knows.
+CREATE FUNCTION forget(from_mirror text, step text, mark text, at text, gone jsonb, kept jsonb) RETURNS boolean
+    LANGUAGE plpgsql SECURITY DEFINER SET search_path = farglass, pg_temp
+    AS $$
+    DECLARE
+        l bigint;
+        t jsonb;
+    BEGIN
+        IF role_of_caller() IS DISTINCT FROM 'owner' THEN
+            RAISE EXCEPTION 'only an owner of the team deletes an athlete for good' USING ERRCODE = 'insufficient_privilege';
+        END IF;
+        SELECT last_place INTO STRICT l FROM team FOR UPDATE;
+        IF EXISTS (SELECT 1 FROM change c WHERE c.id = step) THEN
+            RETURN true;
+        END IF;
+        FOR t IN SELECT jsonb_array_elements(kept) LOOP
+            IF (SELECT i.n FROM item i WHERE i.kind = t ->> 'kind' AND i.item = t ->> 'item')
+                    IS DISTINCT FROM (t ->> 'n')::bigint THEN
+                RETURN false;
+            END IF;
+        END LOOP;
+        FOR t IN SELECT jsonb_array_elements(gone || kept) LOOP
+            DELETE FROM change c WHERE c.kind = t ->> 'kind' AND c.item = t ->> 'item';
+        END LOOP;
+        FOR t IN SELECT jsonb_array_elements(gone) LOOP
+            DELETE FROM item i WHERE i.kind = t ->> 'kind' AND i.item = t ->> 'item';
+        END LOOP;
+        l := l + 1;
+        INSERT INTO change (place, id, kind, item, n, act, made_at, mirror, login)
+            SELECT l, step, 'athlete', mark, coalesce(max(c.n), 0) + 1, 'forgotten', at, from_mirror, session_user
+                FROM change c WHERE c.kind = 'athlete' AND c.item = mark;
+        FOR t IN SELECT jsonb_array_elements(kept) LOOP
+            l := l + 1;
+            UPDATE item i SET n = i.n + 1, document = t ->> 'document', document_n = i.n + 1
+                WHERE i.kind = t ->> 'kind' AND i.item = t ->> 'item';
+            INSERT INTO change (place, id, kind, item, n, act, body, made_at, mirror, login)
+                VALUES (l, step || '-' || l, t ->> 'kind', t ->> 'item', (t ->> 'n')::bigint + 1, 'set', t ->> 'document', at,
+                    from_mirror, session_user);
+        END LOOP;
+        UPDATE team SET last_place = l;
+        PERFORM pg_notify('farglass', l::text);
+        RETURN true;
+    END
+    $$;
+
 -- Who is at which match; null for none.
 CREATE FUNCTION present(from_mirror text, a_name text, a_match text) RETURNS void
     LANGUAGE plpgsql SECURITY DEFINER SET search_path = farglass, pg_temp
@@ -203,4 +251,5 @@ CREATE FUNCTION present(from_mirror text, a_name text, a_match text) RETURNS voi
     END
     $$;
 
-REVOKE ALL ON FUNCTION append(text, jsonb), present(text, text, text) FROM PUBLIC;
+REVOKE ALL ON FUNCTION append(text, jsonb), present(text, text, text),
+    forget(text, text, text, text, jsonb, jsonb) FROM PUBLIC;

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import farglass.match.Corner;
 import farglass.match.Edit;
+import farglass.match.MatchAthlete;
 import farglass.match.MatchRecord;
 import farglass.match.Side;
 import farglass.match.Tag;
@@ -16,6 +17,9 @@ import farglass.store.Samples;
 import farglass.store.TeamChange;
 import farglass.time.MatchTime;
 import java.nio.file.Path;
+import java.sql.Connection;
+import java.sql.ResultSet;
+import java.sql.Statement;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Objects;
@@ -273,6 +277,45 @@ class ExchangeTest {
                 .extracting(t -> t.info().id())
                 .filteredOn(Objects::nonNull)
                 .doesNotHaveDuplicates();
+    }
+
+    @Test
+    void whoIsForgottenIsGoneFromTheServerAndEveryMirror() throws Exception {
+        ines.save(Samples.plan());
+        MatchRecord others = Samples.record("others");
+        MatchRecord.Details d = others.details();
+        MatchAthlete odile = MatchAthlete.of("odile-marrowen", "Odile Marrowen", null, null);
+        MatchAthlete greel = MatchAthlete.of("juno-greel", "Juno Greel", null, null);
+        others = others.withDetails(new MatchRecord.Details(
+                d.date(), "as Brisa Tolendt saw it", null, null, "gi", "points-gi", 480_000, odile, greel, null));
+        ines.add(others);
+        tag(ines, 1000, "knee-cut");
+        same();
+        ines.apply("others", Edit.add(others, Samples.sweep(1000)));
+        // somebody who is away goes on with what will be gone
+        tag(omar, 2000, "armbar");
+        ines.forget(ines.concerning("brisa-tolendt"));
+        exchange(ines);
+        exchange(omar);
+        exchange(ines);
+        assertThat(ines.matches()).extracting(MatchRecord::id).containsExactly("others");
+        assertThat(omar.matches()).isEqualTo(ines.matches());
+        assertThat(omar.plans()).isEmpty();
+        assertThat(state(omar).waiting()).isZero();
+        String everything = "SELECT count(*) FROM (SELECT document AS x FROM farglass.item UNION ALL SELECT item FROM"
+                + " farglass.item UNION ALL SELECT body FROM farglass.change UNION ALL SELECT item FROM"
+                + " farglass.change) t WHERE lower(x) LIKE '%brisa%' OR lower(x) LIKE '%tolendt%'";
+        try (Connection c = TestServer.connect(TestServer.database(team), "postgres");
+                Statement s = c.createStatement();
+                ResultSet r = s.executeQuery(everything)) {
+            r.next();
+            assertThat(r.getInt(1)).isZero();
+        }
+        MatchRecord now = ines.match("others").orElseThrow();
+        ines.apply("others", Edit.add(now, Samples.sweep(2000)));
+        exchange(ines);
+        exchange(omar);
+        assertThat(omar.matches()).isEqualTo(ines.matches());
     }
 
     @Test

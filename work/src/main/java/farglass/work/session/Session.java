@@ -112,6 +112,11 @@ public final class Session implements AutoCloseable {
                                 },
                                 e -> messages.problem(e.getMessage()));
                     case SETTING -> messages.done(WorkWords.of("team.words"));
+                    case ATHLETE ->
+                        tasks.write(
+                                () -> LibraryContent.of(library),
+                                Session.this::replace,
+                                e -> messages.problem(e.getMessage()));
                 }
             });
         }

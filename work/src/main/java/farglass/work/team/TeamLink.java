@@ -35,6 +35,8 @@ public final class TeamLink implements AutoCloseable {
 
     private static final long FIRST_PAUSE_MS = 500;
     private static final long LONGEST_PAUSE_MS = 15_000;
+    private static final long LEAST_BREATH_MS = 40;
+    private static final long LONGEST_BREATH_MS = 400;
     private static final long CLOSING_MS = 3000;
 
     private final Library library;
@@ -93,11 +95,13 @@ public final class TeamLink implements AutoCloseable {
                 moved = true;
                 while (!closed) {
                     nudged = false;
+                    long begun = System.nanoTime();
                     Exchange.Done done = new Exchange(library, server).both();
                     here(server);
                     told(done.changed());
                     status(true, null);
                     pause = FIRST_PAUSE_MS;
+                    breathe(begun);
                     listen(server);
                 }
                 // what was confirmed last
@@ -121,6 +125,16 @@ public final class TeamLink implements AutoCloseable {
                 .state()
                 .map(Mirror.State::url)
                 .orElseThrow(() -> new IllegalStateException("not a mirror")));
+    }
+
+    /** As long as it took, so that where much comes in it comes in together and the machine has half of its time. */
+    private void breathe(long begun) {
+        long took = TimeUnit.NANOSECONDS.toMillis(System.nanoTime() - begun);
+        try {
+            Thread.sleep(Math.max(LEAST_BREATH_MS, Math.min(took, LONGEST_BREATH_MS)));
+        } catch (InterruptedException e) {
+            closed = true;
+        }
     }
 
     private void listen(TeamServer server) throws TeamException {
