@@ -55,7 +55,8 @@ final class TeamCommand {
 
     @Command(
             name = "member",
-            description = "Says what a login of the server may do: owner, analyst, coach or athlete; none sends it away",
+            description =
+                    "Says what a login of the server may do: owner, analyst, coach or athlete; none sends it away",
             mixinStandardHelpOptions = true)
     int member(
             @Parameters(index = "0", paramLabel = "LOGIN") String login,
@@ -105,12 +106,11 @@ final class TeamCommand {
 
     @Command(
             name = "push",
-            description = "Sends what a library holds to its team and takes in what others did; with --team a library of"
-                    + " one's own becomes a mirror first",
+            description =
+                    "Sends what a library holds to its team and takes in what others did; with --team a library of"
+                            + " one's own becomes a mirror first",
             mixinStandardHelpOptions = true)
-    int push(
-            @Parameters(paramLabel = "LIBRARY") Path library,
-            @Option(names = "--team", paramLabel = "URL") String url)
+    int push(@Parameters(paramLabel = "LIBRARY") Path library, @Option(names = "--team", paramLabel = "URL") String url)
             throws Unreadable {
         if (!Files.exists(library)) {
             throw new Unreadable(library + ": there is no such library");
@@ -122,9 +122,7 @@ final class TeamCommand {
             name = "pull",
             description = "Takes in what others did; a library that is not there yet begins as a mirror of the team",
             mixinStandardHelpOptions = true)
-    int pull(
-            @Parameters(paramLabel = "LIBRARY") Path library,
-            @Option(names = "--team", paramLabel = "URL") String url)
+    int pull(@Parameters(paramLabel = "LIBRARY") Path library, @Option(names = "--team", paramLabel = "URL") String url)
             throws Unreadable {
         return exchange(library, url, false);
     }
@@ -149,8 +147,9 @@ final class TeamCommand {
             Mirror mirror = library.mirror();
             if (given != null) {
                 if (!mirror.attached() && !fresh && !push) {
-                    throw new Unreadable(file + " is a library of its own. Nothing was changed. \"team push\" makes it a"
-                            + " mirror and sends what it holds, or pull into a new file.");
+                    throw new Unreadable(
+                            file + " is a library of its own. Nothing was changed. \"team push\" makes it a"
+                                    + " mirror and sends what it holds, or pull into a new file.");
                 }
                 mirror.attach(given.url());
             }

@@ -24,11 +24,12 @@ import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
-class LibraryTest {
+public class LibraryTest {
     @TempDir
-    private Path folder;
+    protected Path folder;
 
-    private Library open() throws LibraryException {
+    /** The library under test: of one's own here, the mirror of a team's in a class that goes on from this one. */
+    protected Library open() throws LibraryException {
         return Library.open(folder.resolve("my.farglass"), Samples.NOON);
     }
 

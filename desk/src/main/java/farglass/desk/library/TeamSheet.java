@@ -1,15 +1,12 @@
 package farglass.desk.library;
 
 import farglass.desk.shell.Desk;
-import farglass.desk.shell.EditWords;
 import farglass.desk.shell.Ui;
 import farglass.desk.shell.Words;
 import farglass.desk.shell.Wrapping;
 import farglass.match.MatchRecord;
 import farglass.store.Mirror;
-import farglass.store.TeamChange;
-import farglass.store.json.EditJson;
-import farglass.store.json.FormatException;
+import farglass.work.team.TeamLink;
 import farglass.work.team.TeamStatus;
 import java.util.List;
 import java.util.Optional;
@@ -39,8 +36,7 @@ public final class TeamSheet extends StackPane {
         clashes.setId("team-clashes");
         ScrollPane scroll = new ScrollPane(clashes);
         scroll.setFitToWidth(true);
-        Button now = Ui.button(
-                Words.of("team.try"), () -> desk.session().team().ifPresent(t -> t.nudge()), "choice");
+        Button now = Ui.button(Words.of("team.try"), () -> desk.session().team().ifPresent(TeamLink::tryNow), "choice");
         now.setId("team-try");
         VBox sheet = Ui.sheet(
                 Words.of("team.title"),
@@ -81,8 +77,7 @@ public final class TeamSheet extends StackPane {
     }
 
     private static String title(MatchRecord r) {
-        return Words.of(
-                "team.match", r.details().a().surname(), r.details().b().surname());
+        return Words.of("team.match", r.details().a().surname(), r.details().b().surname());
     }
 
     private void fill(List<Mirror.Open> open) {
@@ -96,15 +91,16 @@ public final class TeamSheet extends StackPane {
     private Node clash(Mirror.Open c) {
         boolean refused = c.fields().contains("refused");
         Button mine = Ui.button(Words.of("team.mine"), () -> decide(c, true), "choice");
-        Button theirs =
-                Ui.button(Words.of(refused ? "team.let-go" : "team.theirs"), () -> decide(c, false), "choice");
+        Button theirs = Ui.button(Words.of(refused ? "team.let-go" : "team.theirs"), () -> decide(c, false), "choice");
         mine.setVisible(!refused);
         mine.setManaged(!refused);
         HBox buttons = new HBox(8, mine, theirs);
+        ClashWords words = ClashWords.of(c, desk.match(c.item()).orElse(null), desk.lexicon());
         return new VBox(
                 4,
                 Ui.prose(Words.of(refused ? "team.refused" : "team.both", subject(c)), "body"),
-                Ui.prose(Words.of("team.wanted", wanted(c)), "body"),
+                Ui.prose(Words.of("team.stands", words.stands()), "soft"),
+                Ui.prose(Words.of("team.wanted", words.wanted()), "body"),
                 buttons);
     }
 
@@ -112,22 +108,13 @@ public final class TeamSheet extends StackPane {
         return switch (c.kind()) {
             case MATCH -> desk.match(c.item()).map(TeamSheet::title).orElse(c.item());
             case PLAN, ASSIGNMENT -> Words.of("team.plan", c.item());
-            case DRAFT -> Words.of("team.drafts", desk.match(c.item()).map(TeamSheet::title).orElse(c.item()));
+            case DRAFT ->
+                Words.of(
+                        "team.drafts",
+                        desk.match(c.item()).map(TeamSheet::title).orElse(c.item()));
             case SETTING -> Words.of("team.words", c.item());
             case ATHLETE -> Words.of("team.forgetting");
         };
-    }
-
-    private String wanted(Mirror.Open c) {
-        Optional<MatchRecord> record = desk.match(c.item());
-        if (c.kind() != TeamChange.Kind.MATCH || record.isEmpty()) {
-            return Words.of("team.wanted.other", String.join(", ", c.fields()));
-        }
-        try {
-            return new EditWords(record.get(), desk.lexicon()).edit(EditJson.read(c.mine()));
-        } catch (FormatException e) {
-            return Words.of("team.wanted.other", String.join(", ", c.fields()));
-        }
     }
 
     private void decide(Mirror.Open c, boolean mine) {
@@ -135,7 +122,7 @@ public final class TeamSheet extends StackPane {
                 .write(
                         () -> desk.library().mirror().decide(c.id(), mine),
                         decided -> {
-                            desk.session().team().ifPresent(t -> t.nudge());
+                            desk.session().team().ifPresent(TeamLink::nudge);
                             desk.readAnew();
                             show(desk.team().get());
                         },

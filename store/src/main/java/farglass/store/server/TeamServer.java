@@ -86,7 +86,9 @@ public final class TeamServer implements AutoCloseable {
      */
     public Map<String, Long> append(String mirror, List<TeamChange> steps) throws TeamException {
         ArrayNode sent = JSON.createArrayNode();
-        steps.forEach(c -> sent.add(json(c)));
+        for (TeamChange c : steps) {
+            sent.add(json(c));
+        }
         Map<String, Long> places = new LinkedHashMap<>();
         ask(
                         "SELECT step, at_place FROM append(?, ?::jsonb) WHERE at_place IS NOT NULL",
@@ -99,7 +101,7 @@ public final class TeamServer implements AutoCloseable {
         return places;
     }
 
-    private static ObjectNode json(TeamChange c) {
+    private static ObjectNode json(TeamChange c) throws TeamException {
         ObjectNode o = JSON.createObjectNode();
         o.put("id", c.id());
         o.put("kind", c.kind().code());
@@ -121,7 +123,7 @@ public final class TeamServer implements AutoCloseable {
     }
 
     /** Whose a thing is, for who may see it. */
-    private static void whose(ObjectNode o, TeamChange.Kind kind, String document) {
+    private static void whose(ObjectNode o, TeamChange.Kind kind, String document) throws TeamException {
         try {
             switch (kind) {
                 case MATCH -> {
@@ -137,7 +139,7 @@ public final class TeamServer implements AutoCloseable {
                 case DRAFT, SETTING, ATHLETE -> o.putArray("athletes");
             }
         } catch (FormatException e) {
-            throw new IllegalStateException("a document of the library's own cannot be read", e);
+            throw new TeamException(TeamException.Kind.OTHER, TeamWords.of("team.damaged", e.getMessage()), e);
         }
     }
 
@@ -238,7 +240,7 @@ public final class TeamServer implements AutoCloseable {
                 .forEach(e ->
                         later.computeIfAbsent(e.get(0), k -> new ArrayList<>()).add(e.get(1)));
         for (TeamItem i : ask(
-                "SELECT i.kind, i.item, i.n, i.document, i.removed FROM item i" + where + " ORDER BY i.kind, i.item",
+                "SELECT i.kind, i.item, i.n, i.document, i.removed FROM item i" + where + " ORDER BY i.first_place",
                 s -> set(s, values),
                 r -> new TeamItem(
                         TeamChange.Kind.of(r.getString(1)),
@@ -252,7 +254,7 @@ public final class TeamServer implements AutoCloseable {
         return items;
     }
 
-    private static TeamItem with(TeamItem i, List<String> edits) {
+    private static TeamItem with(TeamItem i, List<String> edits) throws TeamException {
         try {
             MatchRecord record = MatchJson.read(i.document());
             for (String e : edits) {
@@ -261,7 +263,7 @@ public final class TeamServer implements AutoCloseable {
             }
             return new TeamItem(i.kind(), i.item(), i.n(), MatchJson.write(record), i.removed());
         } catch (FormatException e) {
-            throw new IllegalStateException("the team's log holds what cannot be read", e);
+            throw new TeamException(TeamException.Kind.OTHER, TeamWords.of("team.damaged", e.getMessage()), e);
         }
     }
 

@@ -19,7 +19,7 @@ CREATE TABLE member (
 INSERT INTO member (login, role) VALUES (session_user, 'owner');
 
 -- Things as they are now. document: as of the step document_n, which may be earlier than n.
--- athletes: whose it is; of a match both who fight in it.
+-- athletes: whose it is; of a match both who fight in it. first_place: where in the log it came.
 CREATE TABLE item (
     kind text NOT NULL CHECK (kind IN ('match', 'draft', 'plan', 'assignment', 'setting')),
     item text NOT NULL,
@@ -30,6 +30,7 @@ CREATE TABLE item (
     athletes text[] NOT NULL DEFAULT '{}',
     private boolean NOT NULL DEFAULT false,
     login text NOT NULL,
+    first_place bigint NOT NULL,
     PRIMARY KEY (kind, item)
 );
 CREATE INDEX item_athletes ON item USING gin (athletes);
@@ -164,9 +165,9 @@ CREATE FUNCTION append(from_mirror text, steps jsonb) RETURNS TABLE (step text, 
                 VALUES (l, step, s ->> 'kind', s ->> 'item', (s ->> 'n')::bigint, s ->> 'act', s ->> 'body',
                     s ->> 'undoes', s ->> 'at', s ->> 'by', from_mirror, session_user);
             IF NOT known THEN
-                INSERT INTO item (kind, item, n, document, document_n, login)
+                INSERT INTO item (kind, item, n, document, document_n, login, first_place)
                     VALUES (s ->> 'kind', s ->> 'item', (s ->> 'n')::bigint, s ->> 'body', (s ->> 'n')::bigint,
-                        session_user);
+                        session_user, l);
             END IF;
             -- what a coach says that a match is now is not taken for it: an analyst's program will tell
             UPDATE item i SET

@@ -52,6 +52,15 @@ public final class TestServer {
                 "jdbc:postgresql://localhost:" + Started.SERVER.getPort() + "/" + database + "?user=" + login);
     }
 
+    /** Cuts every connection of programs to a team. */
+    public static void cut(TeamAddress of) {
+        run(
+                database(of),
+                "postgres",
+                "SELECT pg_terminate_backend(pid) FROM pg_stat_activity WHERE application_name = 'Far Glass'"
+                        + " AND datname = current_database()");
+    }
+
     static String database(TeamAddress of) {
         return of.url().replaceFirst(".*/", "").replaceFirst("\\?.*", "");
     }

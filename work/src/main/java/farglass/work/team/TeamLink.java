@@ -13,9 +13,9 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.concurrent.Executor;
+import java.util.concurrent.TimeUnit;
 import java.util.concurrent.locks.Condition;
 import java.util.concurrent.locks.ReentrantLock;
-import java.util.concurrent.TimeUnit;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -47,6 +47,7 @@ public final class TeamLink implements AutoCloseable {
     private final ReentrantLock lock = new ReentrantLock();
     private final Condition awake = lock.newCondition();
     private volatile boolean nudged;
+    private volatile boolean hurried;
     private volatile boolean moved;
     private volatile boolean closed;
     private volatile @Nullable String match;
@@ -71,9 +72,15 @@ public final class TeamLink implements AutoCloseable {
         thread.start();
     }
 
-    /** There is something to be sent, or it is to be tried now. */
+    /** There is something to be sent. */
     public void nudge() {
         nudged = true;
+    }
+
+    /** It is to be tried now, also when the server was away a moment ago. */
+    public void tryNow() {
+        nudged = true;
+        hurried = true;
         lock.lock();
         try {
             awake.signalAll();
@@ -183,9 +190,10 @@ public final class TeamLink implements AutoCloseable {
         try {
             long left = TimeUnit.MILLISECONDS.toNanos(ms);
             // what is confirmed meanwhile does not hasten it: the server is away
-            while (left > 0 && !closed) {
+            while (left > 0 && !closed && !hurried) {
                 left = awake.awaitNanos(left);
             }
+            hurried = false;
         } catch (InterruptedException e) {
             closed = true;
         } finally {
@@ -197,7 +205,7 @@ public final class TeamLink implements AutoCloseable {
     @Override
     public void close() {
         closed = true;
-        nudge();
+        tryNow();
         library.onWaiting(() -> {});
         try {
             thread.join(CLOSING_MS);
