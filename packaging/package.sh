@@ -11,7 +11,7 @@ limit_mb=220
 say() { printf '%s\n' "$*" >&2; }
 
 # Parts of Java that are used: what the jars ask for, and besides them other letters (charsets), words of other languages, zip files.
-modules=java.base,java.desktop,java.logging,java.management,java.naming,java.scripting,java.sql,java.xml,jdk.charsets,jdk.jfr,jdk.localedata,jdk.unsupported,jdk.zipfs
+modules=java.base,java.desktop,java.logging,java.management,java.naming,java.scripting,java.security.jgss,java.security.sasl,java.sql,java.transaction.xa,java.xml,jdk.charsets,jdk.crypto.ec,jdk.jfr,jdk.localedata,jdk.unsupported,jdk.zipfs
 locales=en,pt
 
 # Which of the native parts of a jar run here, by the names that libraries have for this system.

@@ -12,6 +12,7 @@ import farglass.work.publish.Material;
 import farglass.work.publish.Publication;
 import farglass.work.publish.PublicationException;
 import farglass.work.publish.Published;
+import farglass.work.session.FilmPlaces;
 import farglass.work.session.TeamWords;
 import java.io.IOException;
 import java.nio.file.Files;
@@ -102,7 +103,12 @@ final class Source {
 
     /** @param assignment says who is ours; null for none */
     Material material(Assignment assignment) {
-        return new Material(records(), folder(), words.lexicon(), assignment, LocalDate.now(clock));
+        return new Material(
+                records(),
+                FilmPlaces.of(folder(), loaded.settings()),
+                words.lexicon(),
+                assignment,
+                LocalDate.now(clock));
     }
 
     /** Where films lie: beside the library, or in the folder of records. */

@@ -41,7 +41,7 @@ class MomentStillTest {
     }
 
     private Optional<BufferedImage> still(MatchRecord r, long ms) {
-        MomentStill stills = new MomentStill(folder, x -> new DrawingPainter(who -> Color.RED));
+        MomentStill stills = new MomentStill(f -> folder.resolve(f.file()), x -> new DrawingPainter(who -> Color.RED));
         return stills.of(r, MatchTime.ofMs(ms), 192, 108, () -> false);
     }
 

@@ -15,8 +15,9 @@ import org.jdbi.v3.core.Handle;
 import org.jspecify.annotations.Nullable;
 
 /**
- * A library as the mirror of a team's: one goes on working in it when the team cannot be reached, and what was confirmed
- * meanwhile is sent in order. What others did comes in by {@link #merge}; it never takes away what is confirmed here.
+ * A library as the mirror of a team's: one goes on working in it when the team cannot be reached, and what was
+ * confirmed meanwhile is sent in order. What others did comes in by {@link #merge}; it never takes away what is
+ * confirmed here.
  *
  * <p>All methods may be called from any thread.
  */
@@ -190,8 +191,8 @@ public final class Mirror {
     }
 
     /**
-     * The next steps to be sent, in order, numbered behind what the mirror knows; with the last of each thing comes what
-     * it is then.
+     * The next steps to be sent, in order, numbered behind what the mirror knows; with the last of each thing comes
+     * what it is then.
      */
     public List<TeamChange> waiting(int most) throws LibraryException {
         return library.reading(() -> {

@@ -1,5 +1,6 @@
 package farglass.store;
 
+import farglass.match.Edit;
 import farglass.match.MatchRecord;
 import java.io.IOException;
 import java.nio.file.Files;
@@ -154,6 +155,10 @@ public final class Restoring {
             }
         }
         Optional<Path> kept = into.backups().beforeChange(into.connection());
+        if (into.mirror().attached()) {
+            ofTeam(into, found.matches(), ids);
+            return new Done(kept, List.copyOf(ids));
+        }
         Path real = LibraryFile.real(backup);
         LibraryFile.Reading reading = LibraryFile.readable(real, into.backups());
         try (Connection from = reading.connection()) {
@@ -172,6 +177,21 @@ public final class Restoring {
             LibraryFile.drop(reading.copy());
         }
         return new Done(kept, List.copyOf(ids));
+    }
+
+    /** What the others have is not put back behind their backs: it becomes what it was, as a change like any other. */
+    private static void ofTeam(Library into, List<MatchRecord> found, List<String> ids) throws LibraryException {
+        for (MatchRecord r : found) {
+            if (ids.contains(r.id())) {
+                Optional<MatchRecord> there = into.match(r.id());
+                if (there.isPresent()) {
+                    into.setRemoved(r.id(), false);
+                    into.apply(r.id(), Edit.between(there.get(), r));
+                } else {
+                    into.add(r);
+                }
+            }
+        }
     }
 
     private static void bring(Handle into, Connection from, MatchRecord r) {

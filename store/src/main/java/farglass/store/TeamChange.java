@@ -62,7 +62,9 @@ public record TeamChange(
         BACK,
         /** A document or setting is its body from now on. */
         SET,
-        /** An athlete is deleted for good, in every mirror; the body is only sent: what goes with him and what stays. */
+        /**
+         * An athlete is deleted for good, in every mirror; the body is only sent: what goes with him and what stays.
+         */
         FORGOTTEN;
 
         /** As it is written. */

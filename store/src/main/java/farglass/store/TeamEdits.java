@@ -16,8 +16,8 @@ import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 
 /**
- * Edits that are made in a mirror. Others' come in between what is shown and what is written: an edit for what was shown
- * is made to fit (see {@link Rebase}), and what is taken back is one's own.
+ * Edits that are made in a mirror. Others' come in between what is shown and what is written: an edit for what was
+ * shown is made to fit (see {@link Rebase}), and what is taken back is one's own.
  */
 final class TeamEdits {
     private final MatchRows matches;
@@ -39,17 +39,22 @@ final class TeamEdits {
     MatchRecord apply(String id, Edit edit, Instant at, @Nullable String by) throws LibraryException {
         MatchRecord before = matches.known(id);
         Rebase rebase = new Rebase(before, renamed.getOrDefault(id, Map.of()));
-        Optional<Edit> made = fits(edit, before) ? Optional.of(edit) : rebase.next(edit);
+        // also where it would fit: somebody else may have given the id of a new tag to one of his own
+        Optional<Edit> made = rebase.next(edit);
+        renamed(Map.of(id, rebase.renamed()));
         for (Clash c : rebase.clashes()) {
             rows.clash(TeamChange.Kind.MATCH, id, c.fields(), EditJson.write(c.mine(), rebase.record()), at);
         }
-        return made.isEmpty() ? before : append(before, made.get(), null, at, by);
+        if (made.isEmpty() && !changesNothing(edit, before)) {
+            return before;
+        }
+        // an edit that changes nothing is a step all the same: it can be taken back like any other
+        return append(before, made.orElse(edit), null, at, by);
     }
 
-    private static boolean fits(Edit edit, MatchRecord record) {
+    private static boolean changesNothing(Edit edit, MatchRecord record) {
         try {
-            edit.apply(record);
-            return true;
+            return edit.apply(record).equals(record);
         } catch (IllegalStateException | IndexOutOfBoundsException e) {
             return false;
         }

@@ -16,7 +16,9 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.TimeUnit;
 
-/** A PostgreSQL server that brings everything to the disk before it says so, and that can be killed and started again. */
+/**
+ * A PostgreSQL server that brings everything to the disk before it says so, and that can be killed and started again.
+ */
 final class BenchServer implements AutoCloseable {
     private static final long PATIENCE_S = 60;
 

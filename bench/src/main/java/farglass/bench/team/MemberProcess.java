@@ -22,8 +22,8 @@ import java.util.Set;
 
 /**
  * The process that is killed: tags a match in its mirror and says of each edit that it is about to be made, and that it
- * is confirmed. Arguments: mirror, address, name, match, how many tags of his own at most, seed, number of the first edit.
- * What comes in: {@code clock SECONDS} sets its clock, {@code end} ends it.
+ * is confirmed. Arguments: mirror, address, name, match, how many tags of his own at most, seed, number of the first
+ * edit. What comes in: {@code clock SECONDS} sets its clock, {@code end} ends it.
  */
 public final class MemberProcess {
     private static final int LONGEST_MS = 60;
@@ -67,8 +67,8 @@ public final class MemberProcess {
         java.util.logging.Logger.getLogger("").setLevel(java.util.logging.Level.OFF);
         WrongClock clock = new WrongClock();
         Random random = new Random(Long.parseLong(args[5]));
-        TeamWriter writer =
-                new TeamWriter(args[2], args[3], Integer.parseInt(args[4]), random.nextLong(), Integer.parseInt(args[6]));
+        TeamWriter writer = new TeamWriter(
+                args[2], args[3], Integer.parseInt(args[4]), random.nextLong(), Integer.parseInt(args[6]));
         try (Library library = Library.open(Path.of(args[0]), clock)) {
             library.author(args[2]);
             library.mirror().attach(args[1]);

@@ -26,9 +26,9 @@ import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.TimeUnit;
 
 /**
- * Twenty people tag, one edit every half second each, half of them in the same match, all mirrors and the server on this
- * machine. Measures how long after it is confirmed an edit is in others' mirrors, and how long it takes to be confirmed;
- * then holds all mirrors against each other and against what was confirmed.
+ * Twenty people tag, one edit every half second each, half of them in the same match, all mirrors and the server on
+ * this machine. Measures how long after it is confirmed an edit is in others' mirrors, and how long it takes to be
+ * confirmed; then holds all mirrors against each other and against what was confirmed.
  */
 public final class TeamBench {
     private static final int WRITERS = 20;
@@ -83,7 +83,8 @@ public final class TeamBench {
             for (int i = 0; i < WRITERS; i++) {
                 Library l = Library.open(folder.resolve(i + ".farglass"), Clock.systemUTC());
                 boolean common = i % 2 == 0;
-                TeamWriter w = new TeamWriter("w" + i, common ? "common" : "m" + i, common ? OWN_IN_COMMON : OWN_ALONE, i, 0);
+                TeamWriter w =
+                        new TeamWriter("w" + i, common ? "common" : "m" + i, common ? OWN_IN_COMMON : OWN_ALONE, i, 0);
                 l.mirror().attach(server.address().url());
                 if (i == 0) {
                     l.add(match("common"));
@@ -166,7 +167,8 @@ public final class TeamBench {
         return true;
     }
 
-    private void print(BenchServer server, List<Library> mirrors, List<TeamWriter> writers, double minutes, long settled)
+    private void print(
+            BenchServer server, List<Library> mirrors, List<TeamWriter> writers, double minutes, long settled)
             throws Exception {
         int edits = writers.stream().mapToInt(TeamWriter::edits).sum();
         int lost = 0;
@@ -174,8 +176,10 @@ public final class TeamBench {
             lost += w.lost(mirrors.get(0).match(w.match()).orElseThrow());
         }
         long steps = server.one("SELECT count(*) FROM farglass.change WHERE act = 'edit'");
-        double[] others = toOthers.stream().mapToDouble(Double::doubleValue).sorted().toArray();
-        double[] confirm = toConfirm.stream().mapToDouble(Double::doubleValue).sorted().toArray();
+        double[] others =
+                toOthers.stream().mapToDouble(Double::doubleValue).sorted().toArray();
+        double[] confirm =
+                toConfirm.stream().mapToDouble(Double::doubleValue).sorted().toArray();
         System.out.printf(
                 Locale.ROOT,
                 "TeamBench %d writers %.1f min   edits confirmed %d  in the log %d  lost or doubled %d  mirrors the same %b"
@@ -236,7 +240,9 @@ public final class TeamBench {
             try {
                 for (String id : items.getOrDefault(TeamChange.Kind.MATCH, Set.of())) {
                     for (Tag t : library.match(id).orElseThrow().tags()) {
-                        Long at = t.info().note() == null ? null : confirmedAt.get(t.info().note());
+                        Long at = t.info().note() == null
+                                ? null
+                                : confirmedAt.get(t.info().note());
                         if (at != null && known.add(t.info().note()) && !over) {
                             toOthers.add((now - at) / 1e6);
                         }

@@ -8,7 +8,6 @@ import farglass.store.server.Exchange;
 import farglass.store.server.TeamException;
 import farglass.store.server.TeamServer;
 import java.io.IOException;
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.sql.SQLException;
 import java.time.Clock;

@@ -36,7 +36,8 @@ final class TeamMember {
     private int confirmed;
     private int begun;
 
-    TeamMember(Path folder, int n, TeamAddress address, String match, int own) throws IOException, InterruptedException {
+    TeamMember(Path folder, int n, TeamAddress address, String match, int own)
+            throws IOException, InterruptedException {
         this.disk = Files.createDirectories(folder.resolve("disk" + n));
         this.name = "p" + n;
         this.address = address;
@@ -195,6 +196,9 @@ final class TeamMember {
     }
 
     void unmount() throws IOException, InterruptedException {
-        new ProcessBuilder("umount", disk.toString()).redirectErrorStream(true).start().waitFor();
+        new ProcessBuilder("umount", disk.toString())
+                .redirectErrorStream(true)
+                .start()
+                .waitFor();
     }
 }

@@ -17,8 +17,8 @@ import java.util.TreeMap;
 import java.util.function.Consumer;
 
 /**
- * Somebody who tags one match: adds, changes and takes away what is his own, so that the record stays as long as records
- * are. Knows what he has confirmed.
+ * Somebody who tags one match: adds, changes and takes away what is his own, so that the record stays as long as
+ * records are. Knows what he has confirmed.
  */
 final class TeamWriter {
     private static final int MATCH_MS = 480_000;

@@ -14,6 +14,7 @@ import farglass.simulate.Broadcast;
 import farglass.simulate.DemoLibrary;
 import farglass.store.bundle.FileNames;
 import farglass.time.ClockMap;
+import farglass.work.session.FilmPlaces;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
@@ -118,6 +119,11 @@ final class FilmChoice {
     /** The lost film lies here: what is known of it stays. */
     private String relink(MatchRecord r, FilmRef found) {
         FilmRef lost = angles.film(r);
+        if (desk.team().get() != null && found.sha256().equals(lost.sha256())) {
+            desk.preferences().set(FilmPlaces.setting(found.sha256()), found.file());
+            desk.filmArrived(r.id());
+            return "film.found";
+        }
         desk.edit(angles.put(
                 r,
                 new FilmRef(

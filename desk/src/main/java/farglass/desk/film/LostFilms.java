@@ -7,6 +7,7 @@ import farglass.film.FilmException;
 import farglass.match.Edit;
 import farglass.match.FilmRef;
 import farglass.match.MatchRecord;
+import farglass.work.session.FilmPlaces;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -82,8 +83,14 @@ public final class LostFilms {
 
     private void relink(Map<String, List<MatchRecord>> lost, Map<String, Path> found) {
         int relinked = 0;
+        boolean ofTeam = desk.team().get() != null;
         for (Map.Entry<String, Path> f : found.entrySet()) {
             for (MatchRecord seen : lost.get(f.getKey())) {
+                relinked++;
+                if (ofTeam) {
+                    // where it lies on this machine is nothing to the others
+                    continue;
+                }
                 MatchRecord r = desk.match(seen.id()).orElse(seen);
                 List<FilmRef> after = r.films().stream()
                         .map(x -> f.getKey().equals(x.sha256())
@@ -91,7 +98,10 @@ public final class LostFilms {
                                 : x)
                         .toList();
                 desk.edit(r.id(), new Edit.SetFilms(r.films(), after));
-                relinked++;
+            }
+            if (ofTeam) {
+                desk.preferences()
+                        .set(FilmPlaces.setting(f.getKey()), f.getValue().toString());
             }
         }
         int wanted = lost.values().stream().mapToInt(List::size).sum();

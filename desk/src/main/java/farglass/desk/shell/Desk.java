@@ -244,7 +244,7 @@ public final class Desk implements AutoCloseable {
     /** What publications are made of, as it is now. */
     public Material material() {
         return new Material(
-                session.records().all(), library().folder(), lexicon(), assignment.get(), LocalDate.now(clock()));
+                session.records().all(), session.filmPlaces(), lexicon(), assignment.get(), LocalDate.now(clock()));
     }
 
     /** What must be brought to an end before the window closes. */
@@ -415,12 +415,12 @@ public final class Desk implements AutoCloseable {
 
     /** Where the first film of a record lies. */
     public Path filmPath(MatchRecord r) {
-        return library().folder().resolve(r.films().get(0).file());
+        return filmPath(r.films().get(0));
     }
 
     /** Where a film lies. */
     public Path filmPath(FilmRef film) {
-        return library().folder().resolve(film.file());
+        return session.film(film);
     }
 
     /** Changes a record that need not be the open one: shown at once, written in order. */

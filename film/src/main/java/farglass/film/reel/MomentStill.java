@@ -18,22 +18,22 @@ import java.util.function.Function;
 
 /** The picture of a moment of a match, with what is drawn on it, from the first film that is there and shows it. */
 public final class MomentStill {
-    private final Path folder;
+    private final Function<FilmRef, Path> places;
     private final Function<MatchRecord, DrawingPainter> painters;
 
     /**
-     * @param folder that the film files of the records are relative to
+     * @param places where the films of the records lie
      * @param painters what draws on the pictures of a match
      */
-    public MomentStill(Path folder, Function<MatchRecord, DrawingPainter> painters) {
-        this.folder = folder;
+    public MomentStill(Function<FilmRef, Path> places, Function<MatchRecord, DrawingPainter> painters) {
+        this.places = places;
         this.painters = painters;
     }
 
     /** Empty when no film shows the moment, or none can be read. */
     public Optional<BufferedImage> of(MatchRecord r, MatchTime t, int width, int height, BooleanSupplier cancelled) {
         for (FilmRef film : r.films()) {
-            Path path = folder.resolve(film.file());
+            Path path = places.apply(film);
             Optional<FilmTime> at = film.map().filmTimes(t).stream().findFirst();
             if (at.isPresent() && Files.exists(path)) {
                 try (FilmFile opened = FilmFile.openForward(path, cancelled)) {

@@ -15,8 +15,8 @@ import java.util.Set;
 
 /**
  * Brings a mirror and its team to the same: what waits is sent behind what was read, in order; where somebody else was
- * first, his steps are taken in, ours are put behind them and sent again. It may be broken off at any point: a step that
- * was sent and not heard of comes back as one's own.
+ * first, his steps are taken in, ours are put behind them and sent again. It may be broken off at any point: a step
+ * that was sent and not heard of comes back as one's own.
  */
 public final class Exchange {
     private static final int STEPS_SENT = 50;

@@ -7,7 +7,8 @@ import org.postgresql.PGProperty;
 
 /**
  * Where a team's library is: {@code jdbc:postgresql://host:port/database?options}, without a password. Who one is and
- * the password are found in PostgreSQL's own ways: {@code PGUSER}, {@code PGPASSWORD}, {@code ~/.pgpass}, a service file.
+ * the password are found in PostgreSQL's own ways: {@code PGUSER}, {@code PGPASSWORD}, {@code ~/.pgpass}, a service
+ * file.
  */
 public record TeamAddress(String url) {
     private static final String BEGINNING = "jdbc:postgresql:";
@@ -25,7 +26,9 @@ public record TeamAddress(String url) {
         }
     }
 
-    /** What the driver is asked for: an encrypted connection to a server that is proven, where it is not this machine. */
+    /**
+     * What the driver is asked for: an encrypted connection to a server that is proven, where it is not this machine.
+     */
     Properties properties() {
         Properties given = new Properties();
         String login = System.getenv("PGUSER");

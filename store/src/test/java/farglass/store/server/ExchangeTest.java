@@ -13,6 +13,7 @@ import farglass.match.TagIds;
 import farglass.plan.Plan;
 import farglass.store.Library;
 import farglass.store.Mirror;
+import farglass.store.Restoring;
 import farglass.store.Samples;
 import farglass.store.TeamChange;
 import farglass.time.MatchTime;
@@ -201,9 +202,23 @@ class ExchangeTest {
         exchange(ines);
         exchange(omar);
         Tag.Action mine = Tag.Action.of(MatchTime.ofMs(2000), Corner.A, "armbar");
-        MatchRecord after = omar.apply(MATCH, Edit.addAll(shown, TagIds.name(shown, List.of(mine))));
+        List<Tag> named = TagIds.name(shown, List.of(mine));
+        MatchRecord after = omar.apply(MATCH, Edit.addAll(shown, named));
         assertThat(after.tags()).hasSize(4);
+        assertThat(after.tags())
+                .extracting(t -> t.info().id())
+                .filteredOn(Objects::nonNull)
+                .doesNotHaveDuplicates();
+        // the window still calls it by the id that the other gave to a tag of her own
+        omar.apply(
+                MATCH,
+                new Edit.Replace(
+                        2,
+                        named.get(0),
+                        2,
+                        mine.sided(Side.LEFT).with(named.get(0).info())));
         same();
+        assertThat(techniques(ines)).containsExactly("knee-cut null", "armbar LEFT");
     }
 
     @Test
@@ -316,6 +331,38 @@ class ExchangeTest {
         exchange(ines);
         exchange(omar);
         assertThat(omar.matches()).isEqualTo(ines.matches());
+    }
+
+    @Test
+    void aMatchOfABackupComesBackForEverybody() throws Exception {
+        tag(ines, 1000, "knee-cut");
+        MatchRecord then = record(ines);
+        Path backup = ines.backUp(folder.resolve("copies"));
+        same();
+        tag(omar, 2000, "armbar");
+        same();
+        Restoring.matches(ines, backup, List.of(MATCH), Samples.NOON);
+        same();
+        assertThat(record(omar).tags()).isEqualTo(then.tags());
+        ines.undo(MATCH);
+        same();
+        assertThat(techniques(omar)).containsExactly("knee-cut null", "armbar null");
+    }
+
+    @Test
+    void aMirrorThatIsBroughtBackFromItsBackupReadsOn() throws Exception {
+        tag(omar, 1000, "knee-cut");
+        Path backup = omar.backUp(folder.resolve("copies"));
+        same();
+        tag(omar, 2000, "armbar");
+        tag(ines, 3000, "triangle");
+        same();
+        omar.close();
+        open.remove(omar);
+        new Restoring(folder.resolve("omar.farglass"), backup, Samples.NOON).whole();
+        omar = mirror("omar");
+        same();
+        assertThat(techniques(omar)).hasSize(3);
     }
 
     @Test

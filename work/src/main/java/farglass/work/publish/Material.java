@@ -7,6 +7,7 @@ import farglass.match.FilmRef;
 import farglass.match.MatchAthlete;
 import farglass.match.MatchRecord;
 import farglass.plan.Assignment;
+import farglass.work.session.FilmPlaces;
 import java.awt.Color;
 import java.nio.file.Path;
 import java.time.LocalDate;
@@ -24,17 +25,17 @@ public final class Material {
 
     private final Map<String, MatchRecord> records = new HashMap<>();
     private final Map<String, String> names = new TreeMap<>();
-    private final Path folder;
+    private final FilmPlaces films;
     private final Lexicon lexicon;
     private final Assignment assignment;
     private final LocalDate today;
 
     /**
-     * @param folder that film files are relative to
+     * @param films where films lie
      * @param assignment says who is ours and so drawn amber; null for none
      * @param today stands on what is printed
      */
-    public Material(List<MatchRecord> all, Path folder, Lexicon lexicon, Assignment assignment, LocalDate today) {
+    public Material(List<MatchRecord> all, FilmPlaces films, Lexicon lexicon, Assignment assignment, LocalDate today) {
         for (MatchRecord r : all) {
             records.putIfAbsent(r.id(), r);
             for (Corner c : Corner.values()) {
@@ -42,7 +43,7 @@ public final class Material {
                 names.putIfAbsent(a.id(), a.name());
             }
         }
-        this.folder = folder;
+        this.films = films;
         this.lexicon = lexicon;
         this.assignment = assignment;
         this.today = today;
@@ -62,12 +63,8 @@ public final class Material {
         return names.getOrDefault(athlete, athlete);
     }
 
-    Path folder() {
-        return folder;
-    }
-
     Path film(FilmRef film) {
-        return folder.resolve(film.file());
+        return films.of(film);
     }
 
     Lexicon lexicon() {

@@ -27,7 +27,7 @@ final class MomentPictures {
     /** @param width of a picture, pixels */
     MomentPictures(Material material, int width, int height, BooleanSupplier cancelled) {
         this.material = material;
-        this.stills = new MomentStill(material.folder(), r -> Material.painter(material.amber(r)));
+        this.stills = new MomentStill(material::film, r -> Material.painter(material.amber(r)));
         this.width = width;
         this.height = height;
         this.cancelled = cancelled;

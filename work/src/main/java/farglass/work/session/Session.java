@@ -1,6 +1,7 @@
 package farglass.work.session;
 
 import farglass.lexicon.Lexicon;
+import farglass.match.FilmRef;
 import farglass.match.MatchRecord;
 import farglass.rules.Ruleset;
 import farglass.rules.RulesetReader;
@@ -163,6 +164,19 @@ public final class Session implements AutoCloseable {
     /** The team's own terms, which hold from the next start on. */
     public TeamLexicon teamLexicon() {
         return teamLexicon;
+    }
+
+    /** Where films lie on this machine. */
+    public FilmPlaces filmPlaces() {
+        return FilmPlaces.of(library.folder(), preferences.beginning(FilmPlaces.setting("")));
+    }
+
+    /** Where a film lies on this machine, whether or not it is there. */
+    public Path film(FilmRef film) {
+        String place = film.sha256() == null
+                ? null
+                : preferences.get(FilmPlaces.setting(film.sha256())).orElse(null);
+        return library.folder().resolve(place == null ? film.file() : place);
     }
 
     /** What the user has set. */

@@ -19,12 +19,14 @@ import farglass.stats.Grade;
 import farglass.store.WholeFile;
 import farglass.tendency.Filter;
 import farglass.work.OpenSession;
+import farglass.work.session.FilmPlaces;
 import java.awt.Color;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Set;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
@@ -57,7 +59,7 @@ class PublisherTest {
     }
 
     private Material material() {
-        return new Material(DEMO, folder, LEXICON, AGAINST, LocalDate.of(2031, 4, 1));
+        return new Material(DEMO, new FilmPlaces(folder, Map.of()), LEXICON, AGAINST, LocalDate.of(2031, 4, 1));
     }
 
     @Test
