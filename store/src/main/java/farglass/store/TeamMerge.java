@@ -365,9 +365,8 @@ final class TeamMerge {
                 waiting.stream().filter(w -> !w.id().equals(step)).toList();
         if (of.kind() == TeamChange.Kind.MATCH) {
             matches.takeOut(waiting);
-            Boolean removed = of.act() == TeamChange.Act.REMOVED || of.act() == TeamChange.Act.BACK
-                    ? of.act() == TeamChange.Act.BACK
-                    : null;
+            boolean sight = of.act() == TeamChange.Act.REMOVED || of.act() == TeamChange.Act.BACK;
+            Boolean removed = sight ? of.act() == TeamChange.Act.BACK : null;
             behind(of.item(), n, Documents.match(agreed.get()), removed, List.of(), rest);
         } else {
             document(of.kind(), of.item(), n, agreed.get(), Set.of(step), waiting);

@@ -139,7 +139,8 @@ public final class TeamServer implements AutoCloseable {
                 case DRAFT, SETTING, ATHLETE -> o.putArray("athletes");
             }
         } catch (FormatException e) {
-            throw new TeamException(TeamException.Kind.OTHER, TeamWords.of("team.damaged", e.getMessage()), e);
+            throw new TeamException(
+                    TeamException.Kind.OTHER, TeamWords.of("team.damaged", String.valueOf(e.getMessage())), e);
         }
     }
 
@@ -263,7 +264,8 @@ public final class TeamServer implements AutoCloseable {
             }
             return new TeamItem(i.kind(), i.item(), i.n(), MatchJson.write(record), i.removed());
         } catch (FormatException e) {
-            throw new TeamException(TeamException.Kind.OTHER, TeamWords.of("team.damaged", e.getMessage()), e);
+            throw new TeamException(
+                    TeamException.Kind.OTHER, TeamWords.of("team.damaged", String.valueOf(e.getMessage())), e);
         }
     }
 

@@ -40,7 +40,9 @@ public final class TeamSetup {
      * make a schema in the database.
      */
     public static void make(TeamAddress address) throws TeamException {
-        try (Connection tried = connect(address)) {
+        try {
+            // first in a way that tells why not
+            connect(address).close();
             PGSimpleDataSource source = new PGSimpleDataSource();
             source.setURL(address.url());
             address.properties().forEach((k, v) -> {
