@@ -7,10 +7,6 @@ import farglass.match.Edit;
 import farglass.match.MatchRecord;
 import farglass.plan.Assignment;
 import farglass.plan.Plan;
-import farglass.store.json.DraftJson;
-import farglass.store.json.EditJson;
-import farglass.store.json.FormatException;
-import farglass.store.json.PlanJson;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -20,7 +16,6 @@ import java.sql.Statement;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.ArrayList;
-import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -57,7 +52,7 @@ public final class Library implements AutoCloseable {
     private final SettingRows settings;
     private final DraftRows drafts;
     private final MirrorRows mirror;
-    private final TeamEdits teamEdits;
+    private final MatchEdits edits;
     /** Null for a library that is only read. */
     private final @Nullable OpenFile open;
     /** Made for reading and deleted when it is closed, or null. */
@@ -83,7 +78,7 @@ public final class Library implements AutoCloseable {
         this.settings = new SettingRows(handle);
         this.drafts = new DraftRows(handle);
         this.mirror = new MirrorRows(handle);
-        this.teamEdits = new TeamEdits(matches, mirror);
+        this.edits = new MatchEdits(matches, mirror, this::author);
         try {
             this.open = new OpenFile(file, lock, backups);
         } catch (IOException e) {
@@ -113,7 +108,7 @@ public final class Library implements AutoCloseable {
         this.settings = new SettingRows(handle);
         this.drafts = new DraftRows(handle);
         this.mirror = new MirrorRows(handle);
-        this.teamEdits = new TeamEdits(matches, mirror);
+        this.edits = new MatchEdits(matches, mirror, this::author);
     }
 
     private Handle handle() throws LibraryException {
@@ -247,56 +242,12 @@ public final class Library implements AutoCloseable {
      * given, with its history and one step more.
      */
     public synchronized void addAll(List<MatchRecord> records) throws LibraryException {
-        change(() -> {
-            Set<String> ids = new HashSet<>();
-            for (MatchRecord r : records) {
-                if (!ids.add(r.id())) {
-                    throw new LibraryException(StoreWords.of("match.two", r.id()));
-                }
-                Optional<MatchRecord> there = matches.match(r.id());
-                if (there.isEmpty()) {
-                    matches.insert(r);
-                    noted(TeamChange.Kind.MATCH, r.id(), TeamChange.Act.NEW);
-                } else if (matches.removed(r.id())) {
-                    removed(r.id(), false);
-                    if (!there.get().equals(r)) {
-                        edited(there.get(), Edit.between(there.get(), r));
-                    }
-                } else {
-                    throw new LibraryException(StoreWords.of("match.there", r.id()));
-                }
-            }
-            return true;
-        });
+        change(rows -> edits.add(records));
     }
 
     /** Takes a match out of sight, or back in. Nothing is deleted. */
     public synchronized void setRemoved(String id, boolean removed) throws LibraryException {
-        change(rows -> removed(id, removed));
-    }
-
-    private void removed(String id, boolean removed) {
-        mirror.before(TeamChange.Kind.MATCH, id);
-        matches.setRemoved(id, removed);
-        noted(TeamChange.Kind.MATCH, id, removed ? TeamChange.Act.REMOVED : TeamChange.Act.BACK);
-    }
-
-    /** In a mirror: the team is to have it. */
-    private void noted(TeamChange.Kind kind, String item, TeamChange.Act act) {
-        if (mirror.attached()) {
-            boolean whole = act == TeamChange.Act.NEW || act == TeamChange.Act.SET;
-            String body = whole ? mirror.document(kind, item).orElse(null) : null;
-            mirror.note(kind, item, act, body, null, clock.instant(), author);
-        }
-    }
-
-    /** A thing that is kept whole is changed, and in a mirror the team is to have it. */
-    private void whole(TeamChange.Kind kind, String item, Runnable change) {
-        boolean shared = mirror.before(kind, item);
-        change.run();
-        if (shared) {
-            noted(kind, item, TeamChange.Act.SET);
-        }
+        change(rows -> edits.setRemoved(id, removed));
     }
 
     /**
@@ -305,16 +256,7 @@ public final class Library implements AutoCloseable {
      * @return the record after the edit, which is on disk
      */
     public synchronized MatchRecord apply(String id, Edit edit) throws LibraryException {
-        return change(() -> edited(matches.known(id), edit));
-    }
-
-    private MatchRecord edited(MatchRecord before, Edit edit) throws LibraryException {
-        if (mirror.attached()) {
-            return teamEdits.apply(before.id(), edit, clock.instant(), author);
-        }
-        MatchRecord after = edit.apply(before);
-        matches.append(before, after, edit, clock.instant(), author);
-        return after;
+        return change(() -> edits.apply(matches.known(id), edit));
     }
 
     /** Who makes the edits from now on; null for nobody in particular. */
@@ -332,8 +274,9 @@ public final class Library implements AutoCloseable {
         mirror.onWaiting(listener);
     }
 
-    synchronized @Nullable String author() {
-        return author;
+    /** Who makes a change now. */
+    synchronized MatchEdits.Author author() {
+        return new MatchEdits.Author(author, clock.instant());
     }
 
     Instant now() {
@@ -341,23 +284,7 @@ public final class Library implements AutoCloseable {
     }
 
     void renamed(Map<String, Map<String, String>> byMatch) {
-        teamEdits.renamed(byMatch);
-    }
-
-    /** Does what was wanted in a clash. */
-    synchronized void make(Mirror.Open clash) throws LibraryException {
-        try {
-            switch (clash.kind()) {
-                case MATCH -> apply(clash.item(), EditJson.read(clash.mine()));
-                case PLAN -> save(PlanJson.read(clash.mine()));
-                case ASSIGNMENT -> save(PlanJson.readAssignment(clash.mine()));
-                case DRAFT -> save(DraftJson.read(clash.mine()));
-                case SETTING -> set(clash.item(), clash.mine());
-                case ATHLETE -> throw new LibraryException(StoreWords.of("mirror.forget"));
-            }
-        } catch (FormatException e) {
-            throw Documents.damaged(e);
-        }
+        edits.renamed(byMatch);
     }
 
     synchronized <T> T reading(Transaction.Work<T> work) throws LibraryException {
@@ -380,46 +307,22 @@ public final class Library implements AutoCloseable {
 
     /** Takes back the last edit, in a team's library one's own last; empty when there is none. */
     public synchronized Optional<MatchRecord> undo(String id) throws LibraryException {
-        return change(() -> {
-            if (mirror.attached()) {
-                return teamEdits.step(id, true, clock.instant(), author);
-            }
-            int applied = matches.applied(id);
-            Optional<Edit> last = matches.edit(id, applied);
-            return last.isEmpty()
-                    ? Optional.empty()
-                    : Optional.of(step(id, last.get().inverse(), applied - 1));
-        });
+        return change(() -> edits.step(id, true));
     }
 
     /** Does again what was undone; empty when there is nothing. */
     public synchronized Optional<MatchRecord> redo(String id) throws LibraryException {
-        return change(() -> {
-            if (mirror.attached()) {
-                return teamEdits.step(id, false, clock.instant(), author);
-            }
-            int applied = matches.applied(id);
-            Optional<Edit> next = matches.edit(id, applied + 1);
-            return next.isEmpty() ? Optional.empty() : Optional.of(step(id, next.get(), applied + 1));
-        });
-    }
-
-    private MatchRecord step(String id, Edit edit, int applied) throws LibraryException {
-        MatchRecord after = edit.apply(matches.known(id));
-        matches.store(after, applied);
-        return after;
+        return change(() -> edits.step(id, false));
     }
 
     /** Whether a step of a record can be taken back. */
     public synchronized boolean canUndo(String id) throws LibraryException {
-        return look(() -> mirror.attached() ? teamEdits.can(id, true) : matches.applied(id) > 0);
+        return look(() -> edits.can(id, true));
     }
 
     /** Whether a step that was taken back can be made again. */
     public synchronized boolean canRedo(String id) throws LibraryException {
-        return look(() -> mirror.attached()
-                ? teamEdits.can(id, false)
-                : matches.edit(id, matches.applied(id) + 1).isPresent());
+        return look(() -> edits.can(id, false));
     }
 
     /** All plans as they stand. */
@@ -446,7 +349,7 @@ public final class Library implements AutoCloseable {
     }
 
     private void keep(Plan plan) {
-        whole(TeamChange.Kind.PLAN, plan.id(), () -> plans.save(plan, clock.instant()));
+        mirror.change(TeamChange.Kind.PLAN, plan.id(), () -> plans.save(plan, clock.instant()), author());
     }
 
     /** The plan one version earlier ({@code step} -1) or later (1), which then stands; empty when there is none. */
@@ -455,7 +358,7 @@ public final class Library implements AutoCloseable {
             boolean shared = mirror.before(TeamChange.Kind.PLAN, id);
             Optional<Plan> now = plans.step(id, step);
             if (shared && now.isPresent()) {
-                noted(TeamChange.Kind.PLAN, id, TeamChange.Act.SET);
+                mirror.noteIfShared(TeamChange.Kind.PLAN, id, TeamChange.Act.SET, author());
             }
             return now;
         });
@@ -468,7 +371,7 @@ public final class Library implements AutoCloseable {
 
     /** Keeps what is proposed about a match, in place of what stood there. */
     public synchronized void save(DraftList list) throws LibraryException {
-        change(rows -> whole(TeamChange.Kind.DRAFT, list.match(), () -> drafts.save(list)));
+        change(rows -> mirror.change(TeamChange.Kind.DRAFT, list.match(), () -> drafts.save(list), author()));
     }
 
     /** All assignments. */
@@ -478,7 +381,7 @@ public final class Library implements AutoCloseable {
 
     /** Keeps an assignment; a new one goes to the end of the list. */
     public synchronized void save(Assignment a) throws LibraryException {
-        change(rows -> whole(TeamChange.Kind.ASSIGNMENT, a.id(), () -> plans.save(a)));
+        change(rows -> mirror.change(TeamChange.Kind.ASSIGNMENT, a.id(), () -> plans.save(a), author()));
     }
 
     /** What would be deleted with an athlete; nothing is changed. */
@@ -574,7 +477,7 @@ public final class Library implements AutoCloseable {
 
     /** Keeps a setting in place of what stood there. */
     public synchronized void set(String name, String text) throws LibraryException {
-        change(rows -> whole(TeamChange.Kind.SETTING, name, () -> settings.put(name, text)));
+        change(rows -> mirror.change(TeamChange.Kind.SETTING, name, () -> settings.put(name, text), author()));
     }
 
     /**

@@ -1,6 +1,10 @@
 package farglass.store;
 
 import farglass.match.MatchRecord;
+import farglass.store.json.DraftJson;
+import farglass.store.json.EditJson;
+import farglass.store.json.FormatException;
+import farglass.store.json.PlanJson;
 import java.nio.file.Path;
 import java.time.Duration;
 import java.time.Instant;
@@ -144,7 +148,7 @@ public final class Mirror {
             return;
         }
         TeamChange.Act act = kind == TeamChange.Kind.MATCH ? TeamChange.Act.NEW : TeamChange.Act.SET;
-        rows.note(kind, item, act, rows.document(kind, item).orElse(null), null, library.now(), library.author());
+        rows.noteIfShared(kind, item, act, library.author());
     }
 
     private static List<String> items(Handle h, TeamChange.Kind kind) {
@@ -232,12 +236,13 @@ public final class Mirror {
             for (List<TeamChange> of : byThing.values()) {
                 merge[0].steps(of);
             }
+            // before anybody can make an edit of what has another name now
+            library.renamed(merge[0].renamed());
             if (merge[0].merged().unknown().isEmpty()) {
                 rows.seen(seen);
             }
             rows.reached(library.now());
         });
-        library.renamed(merge[0].renamed());
         return merge[0].merged();
     }
 
@@ -254,8 +259,8 @@ public final class Mirror {
             for (TeamItem i : items) {
                 merge[0].whole(i);
             }
+            library.renamed(merge[0].renamed());
         });
-        library.renamed(merge[0].renamed());
         return merge[0].merged();
     }
 
@@ -268,6 +273,7 @@ public final class Mirror {
         library.change(h -> {
             merge[0] = new TeamMerge(h, rows, library.now());
             merge[0].refused(step);
+            library.renamed(merge[0].renamed());
         });
         return merge[0].merged();
     }
@@ -300,9 +306,24 @@ public final class Mirror {
             return false;
         }
         if (mine) {
-            library.make(open.get());
+            make(open.get());
         }
         library.change(h -> rows.decided(id));
         return true;
+    }
+
+    private void make(Open clash) throws LibraryException {
+        try {
+            switch (clash.kind()) {
+                case MATCH -> library.apply(clash.item(), EditJson.read(clash.mine()));
+                case PLAN -> library.save(PlanJson.read(clash.mine()));
+                case ASSIGNMENT -> library.save(PlanJson.readAssignment(clash.mine()));
+                case DRAFT -> library.save(DraftJson.read(clash.mine()));
+                case SETTING -> library.set(clash.item(), clash.mine());
+                case ATHLETE -> throw new LibraryException(StoreWords.of("mirror.forget"));
+            }
+        } catch (FormatException e) {
+            throw Documents.damaged(e);
+        }
     }
 }

@@ -122,6 +122,24 @@ final class MirrorRows {
         return true;
     }
 
+    /** A thing that is kept whole is changed, and where it is shared the team is to have it. */
+    void change(TeamChange.Kind kind, String item, Runnable change, MatchEdits.Author author) {
+        boolean shared = before(kind, item);
+        change.run();
+        if (shared) {
+            noteIfShared(kind, item, TeamChange.Act.SET, author);
+        }
+    }
+
+    /** In a mirror: something was changed and the team is to have it, as it is now where it comes whole. */
+    void noteIfShared(TeamChange.Kind kind, String item, TeamChange.Act act, MatchEdits.Author author) {
+        if (attached()) {
+            boolean whole = act == TeamChange.Act.NEW || act == TeamChange.Act.SET;
+            String body = whole ? document(kind, item).orElse(null) : null;
+            note(kind, item, act, body, null, author.at(), author.name());
+        }
+    }
+
     /** Something was changed here: the team is to have it. The identity of the step. */
     String note(
             TeamChange.Kind kind,

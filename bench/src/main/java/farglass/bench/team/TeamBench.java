@@ -175,6 +175,10 @@ public final class TeamBench {
         for (TeamWriter w : writers) {
             lost += w.lost(mirrors.get(0).match(w.match()).orElseThrow());
         }
+        int clashes = 0;
+        for (Library l : mirrors) {
+            clashes += l.mirror().state().orElseThrow().clashes();
+        }
         long steps = server.one("SELECT count(*) FROM farglass.change WHERE act = 'edit'");
         double[] others =
                 toOthers.stream().mapToDouble(Double::doubleValue).sorted().toArray();
@@ -182,12 +186,13 @@ public final class TeamBench {
                 toConfirm.stream().mapToDouble(Double::doubleValue).sorted().toArray();
         System.out.printf(
                 Locale.ROOT,
-                "TeamBench %d writers %.1f min   edits confirmed %d  in the log %d  lost or doubled %d  mirrors the same %b"
-                        + " after %d ms%n",
+                "TeamBench %d writers %.1f min   edits confirmed %d  in the log %d  clashes %d  lost or doubled %d  mirrors"
+                        + " the same %b after %d ms%n",
                 WRITERS,
                 minutes,
                 edits,
                 steps,
+                clashes,
                 lost,
                 same(mirrors),
                 settled);

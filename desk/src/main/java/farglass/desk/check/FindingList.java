@@ -87,6 +87,14 @@ final class FindingList {
             line.setPrefWidth(390);
         }
 
+        /** As high as the line is at the width that it gets: asked for no width, it would not count what wraps. */
+        @Override
+        protected double computePrefHeight(double width) {
+            return getGraphic() == line
+                    ? snappedTopInset() + line.prefHeight(line.getPrefWidth()) + snappedBottomInset()
+                    : super.computePrefHeight(width);
+        }
+
         @Override
         protected void updateItem(Finding f, boolean empty) {
             super.updateItem(f, empty);

@@ -148,6 +148,14 @@ final class ScoreSheet extends VBox {
             line.maxWidthProperty().bind(lines.widthProperty().subtract(30));
         }
 
+        /** As high as the line is at the width that it gets: asked for no width, it would not count what wraps. */
+        @Override
+        protected double computePrefHeight(double width) {
+            return getGraphic() == line
+                    ? snappedTopInset() + line.prefHeight(line.getPrefWidth()) + snappedBottomInset()
+                    : super.computePrefHeight(width);
+        }
+
         @Override
         protected void updateItem(Line l, boolean empty) {
             super.updateItem(l, empty);
