@@ -30,7 +30,7 @@ public final class TeamText {
      * @param match the open match, or null
      */
     public static String line(TeamStatus s, String match) {
-        String line = s.reached() && s.waiting() == 0 && s.clashes() == 0
+        String line = s.reached() && s.waiting() == 0
                 ? Words.of("team.rail")
                 : s.reached() ? Words.of("team.rail.waiting", s.waiting()) : Words.of("team.rail.away", s.waiting());
         if (s.clashes() > 0) {
