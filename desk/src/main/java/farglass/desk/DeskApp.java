@@ -95,7 +95,8 @@ public final class DeskApp extends Application {
         desk.onBringBack(this::bringBack);
         desk.onReport(this::report);
         desk.onAnew(this::again);
-        desk.onOpenLibrary(this::another);
+        desk.onOpenLibrary(file -> another(List.of(file.toString())));
+        desk.onOpenTeam(url -> another(List.of(Home.TEAM, url)));
         if (!args.contains("--shots")) {
             desk.session().joinTeam();
             Path here = desk.library().file();
@@ -200,14 +201,14 @@ public final class DeskApp extends Application {
         });
     }
 
-    /** Another library in this window; where it cannot be opened, this one again, with why. */
-    private void another(Path file) {
+    /** Another library in this window, or a team's; where it cannot be opened, this one again, with why. */
+    private void another(List<String> wanted) {
         List<String> before = args;
-        leave(Words.of("library.opening", file), old -> {
+        leave(Words.of("library.opening", wanted.get(wanted.size() - 1)), old -> {
             Thread t = new Thread(
                     () -> {
                         old.close();
-                        args = List.of(file.toString());
+                        args = wanted;
                         try {
                             Opening.Opened opened = Opening.open(args);
                             Platform.runLater(() -> show(opened));

@@ -6,7 +6,8 @@ import java.util.Optional;
 
 /** Where libraries lie: FARGLASS_HOME, else the user's data folder. */
 final class Home {
-    private static final String TEAM = "--team";
+    /** In front of the address of a team's library. */
+    static final String TEAM = "--team";
 
     private Home() {}
 

@@ -129,18 +129,25 @@ public final class Mirror {
      * the team to another address.
      */
     public void attach(String url) throws LibraryException {
-        library.change(h -> {
-            if (rows.attached()) {
-                rows.url(url);
-                return;
+        try {
+            library.change(h -> attach(h, url));
+        } catch (LibraryException | RuntimeException e) {
+            rows.lookAgain();
+            throw e;
+        }
+    }
+
+    private void attach(Handle h, String url) {
+        if (rows.attached()) {
+            rows.url(url);
+            return;
+        }
+        rows.attach(url);
+        for (TeamChange.Kind kind : TeamChange.Kind.values()) {
+            if (kind != TeamChange.Kind.ATHLETE) {
+                items(h, kind).forEach(item -> note(kind, item));
             }
-            rows.attach(url);
-            for (TeamChange.Kind kind : TeamChange.Kind.values()) {
-                if (kind != TeamChange.Kind.ATHLETE) {
-                    items(h, kind).forEach(item -> note(kind, item));
-                }
-            }
-        });
+        }
     }
 
     private void note(TeamChange.Kind kind, String item) {

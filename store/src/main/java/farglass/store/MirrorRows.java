@@ -76,6 +76,11 @@ final class MirrorRows {
                 : Optional.empty();
     }
 
+    /** Whether it is one is to be looked up anew: what made it one was taken back. */
+    void lookAgain() {
+        attached = null;
+    }
+
     /** From now on it is a mirror; every edit so far gets an identity. */
     void attach(String url) {
         handle.execute("INSERT INTO mirror (only_one, url, id) VALUES (1, ?, ?)", url, identity());

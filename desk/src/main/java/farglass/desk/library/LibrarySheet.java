@@ -9,6 +9,7 @@ import farglass.store.Library;
 import farglass.store.LibraryDifference;
 import farglass.store.Restoring;
 import farglass.store.Verification;
+import farglass.store.server.TeamAddress;
 import farglass.time.Dates;
 import java.io.File;
 import java.io.IOException;
@@ -27,6 +28,7 @@ import javafx.scene.control.CheckBox;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
+import javafx.scene.control.TextField;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
@@ -40,6 +42,7 @@ import javafx.stage.FileChooser;
 public final class LibrarySheet extends StackPane {
     private static final String ENDING = ".farglass";
     private static final double RECENT_WIDTH = 220;
+    private static final String TEAM_EXAMPLE = "jdbc:postgresql://host/database";
 
     private final Desk desk;
     private final Supplier<List<Path>> recent;
@@ -48,6 +51,8 @@ public final class LibrarySheet extends StackPane {
     private final Label where = Ui.prose("", "body");
     private final Label second = Ui.prose("", "body");
     private final Button without = Ui.button(Words.of("library.second.none"), () -> setSecond(""), "quiet");
+    private final TextField team = new TextField();
+    private final HBox teamLine = new HBox(8);
     private final BackupList backups = new BackupList();
     private final VBox difference = new VBox(4);
     private final Label heading = Ui.label("", "heading");
@@ -73,6 +78,7 @@ public final class LibrarySheet extends StackPane {
                 where,
                 secondLine(),
                 tools(),
+                teamLine(),
                 Ui.grow(new HBox(14, Ui.grow(listed()), Ui.grow(compared()))));
         sheet.getStyleClass().add("floating");
         sheet.setMaxSize(1100, 680);
@@ -115,6 +121,8 @@ public final class LibrarySheet extends StackPane {
         fresh.setId("library-new");
         Button copy = Ui.button(Words.of("library.copy"), this::chooseCopy, "choice");
         copy.setId("library-copy");
+        Button shared = Ui.button(Words.of("library.team"), this::askTeam, "choice");
+        shared.setId("library-team");
         return new Wrapping(
                 8,
                 Pos.CENTER_LEFT,
@@ -123,7 +131,38 @@ public final class LibrarySheet extends StackPane {
                 copy,
                 another,
                 fresh,
+                shared,
                 recent());
+    }
+
+    /** Where the address of a team's library is typed; out of the way until it is asked for. */
+    private Node teamLine() {
+        team.setId("library-team-address");
+        team.setPromptText(TEAM_EXAMPLE);
+        team.setAccessibleText(Words.of("library.team.address"));
+        team.setOnAction(e -> openTeam());
+        Button open = Ui.button(Words.of("library.team.open"), this::openTeam, "choice");
+        open.setId("library-team-open");
+        teamLine.getChildren().setAll(Ui.label(Words.of("library.team.address"), "soft"), Ui.grow(team), open);
+        teamLine.setAlignment(Pos.CENTER_LEFT);
+        teamLine.setVisible(false);
+        teamLine.managedProperty().bind(teamLine.visibleProperty());
+        return teamLine;
+    }
+
+    private void askTeam() {
+        teamLine.setVisible(!teamLine.isVisible());
+        if (teamLine.isVisible()) {
+            team.requestFocus();
+        }
+    }
+
+    private void openTeam() {
+        try {
+            desk.openTeam(new TeamAddress(team.getText().strip()).url());
+        } catch (IllegalArgumentException e) {
+            desk.notices().problem(Words.of("team.address", String.valueOf(e.getMessage())));
+        }
     }
 
     /** Libraries that were open before; chosen, one opens in place of this. */

@@ -73,6 +73,7 @@ public final class Desk implements AutoCloseable {
     private final List<Runnable> closing = new ArrayList<>();
     private Consumer<Path> bringBack = backup -> {};
     private Consumer<Path> openLibrary = file -> {};
+    private Consumer<String> openTeam = url -> {};
     private Runnable anew = () -> {};
     private Consumer<Path> report = target -> {};
     /** Made when the first chart is drawn. */
@@ -276,6 +277,16 @@ public final class Desk implements AutoCloseable {
     /** Leaves this library; the window opens anew on another one. */
     public void openLibrary(Path file) {
         openLibrary.accept(file);
+    }
+
+    /** Who leaves this library and opens the mirror of a team's, made when it is not there. */
+    public void onOpenTeam(Consumer<String> action) {
+        openTeam = action;
+    }
+
+    /** Leaves this library; the window opens anew on the mirror of a team's at an address. */
+    public void openTeam(String url) {
+        openTeam.accept(url);
     }
 
     /** Who closes the library, brings a backup back in its place and opens it anew. */

@@ -16,13 +16,11 @@ public record TeamAddress(String url) {
     /** @throws IllegalArgumentException when it is no such address, or holds a password */
     public TeamAddress {
         if (!url.startsWith(BEGINNING) || Driver.parseURL(url, new Properties()) == null) {
-            throw new IllegalArgumentException(
-                    "the address of a team's library looks like jdbc:postgresql://host/database");
+            throw new IllegalArgumentException(TeamWords.of("address.none"));
         }
         String asked = url.toLowerCase(Locale.ROOT);
         if (asked.contains("password=") || asked.matches("jdbc:postgresql://[^/]*@.*")) {
-            throw new IllegalArgumentException("leave name and password out of the address: they are taken from"
-                    + " PGUSER, PGPASSWORD, ~/.pgpass or a service file, and are never kept in the library");
+            throw new IllegalArgumentException(TeamWords.of("address.password"));
         }
     }
 
