@@ -16,7 +16,8 @@ import org.jspecify.annotations.Nullable;
 
 /**
  * Two changed versions of one JSON document. Objects are merged field by field, lists of objects that all have an
- * {@code id} by that; what both changed otherwise is a clash, where theirs stands.
+ * {@code id} by that; what both changed otherwise is a clash, where theirs stands. Two new things of one id both stay,
+ * ours under another.
  *
  * @param theirs both changes, theirs where they clash
  * @param mine both changes, mine where they clash
@@ -94,12 +95,29 @@ record DocumentMerge(String theirs, String mine, List<String> fields) {
         all.addAll(mine.keySet());
         ArrayNode whole = JsonNodeFactory.instance.arrayNode();
         for (String id : all) {
+            if (!was.containsKey(id)
+                    && mine.containsKey(id)
+                    && theirs.containsKey(id)
+                    && !mine.get(id).equals(theirs.get(id))) {
+                // two new things that happen to be called the same: both stay
+                whole.add(theirs.get(id));
+                whole.add(((ObjectNode) mine.get(id).deepCopy()).put(ID, free(id, all)));
+                continue;
+            }
             JsonNode e = merged(was.get(id), mine.get(id), theirs.get(id), mineFirst, path + "/" + id, fields);
             if (e != null) {
                 whole.add(e);
             }
         }
         return whole;
+    }
+
+    private static String free(String id, Set<String> taken) {
+        int k = 2;
+        while (taken.contains(id + "-" + k)) {
+            k++;
+        }
+        return id + "-" + k;
     }
 
     private static boolean named(JsonNode list) {
