@@ -123,7 +123,7 @@ class TeamWindowTest extends DeskDriver {
             TestServer.cut(team);
             return null;
         });
-        await("away", () -> line().startsWith("Team: away"));
+        await("away", () -> line().startsWith("Team: offline"));
         onFx(() -> {
             desk.edit(sided(shown(), Side.BOTH));
             return null;
@@ -134,8 +134,8 @@ class TeamWindowTest extends DeskDriver {
         fire("#rail-team");
         fire("#team-try");
         await("to be decided", () -> line().contains("1 to decide"));
-        await("both versions are told", () -> says("#team-clashes", "somebody else changed the same"));
-        assertThat(onFx(() -> says("#team-clashes", "It stands as: ") && says("#team-clashes", "You wanted: ")))
+        await("both versions are told", () -> says("#team-clashes", "somebody else changed the same thing"));
+        assertThat(onFx(() -> says("#team-clashes", "Theirs: ") && says("#team-clashes", "Yours: ")))
                 .isTrue();
         fire("#team-clashes", "Take mine");
         await("mine stands", () -> shown().tags().get(first(shown())) instanceof Tag.Action a && a.side() == Side.BOTH);
@@ -157,7 +157,7 @@ class TeamWindowTest extends DeskDriver {
             desk.session().joinTeam();
             return null;
         });
-        await("away", () -> line().startsWith("Team: away"));
+        await("away", () -> line().startsWith("Team: offline"));
         onFx(() -> {
             MatchRecord now = shown();
             desk.edit(Edit.addAll(now, TagIds.name(now, List.of(armbar(4000)))));

@@ -83,6 +83,11 @@ public record TeamChange(
         return new TeamChange(id, kind, item, n, act, body, undoes, at, by, mirror, whole);
     }
 
+    /** The same as a step that was made in this mirror. */
+    TeamChange here() {
+        return new TeamChange(id, kind, item, n, act, body, undoes, at, by, null, document);
+    }
+
     /** The same as the n-th step of its thing. */
     public TeamChange numbered(long number) {
         return new TeamChange(id, kind, item, number, act, body, undoes, at, by, mirror, document);

@@ -142,7 +142,12 @@ final class TeamMerge {
         void step(TeamChange s) throws LibraryException {
             switch (s.act()) {
                 case NEW, SET -> record = Documents.match(requireNonNull(s.body()));
-                case EDIT -> record = edit(s).apply(requireNonNull(record));
+                case EDIT -> {
+                    if (record == null) {
+                        throw new IllegalStateException("an edit of a match that is not there");
+                    }
+                    record = edit(s).apply(record);
+                }
                 case REMOVED -> removed = true;
                 case BACK -> removed = false;
                 case FORGOTTEN -> throw new IllegalStateException("no match is forgotten");
@@ -173,7 +178,7 @@ final class TeamMerge {
             for (TeamChange s : fresh) {
                 log.step(s);
             }
-        } catch (IllegalStateException | NullPointerException e) {
+        } catch (IllegalStateException e) {
             // an edit that does not fit: the whole record tells what it came to
             unknown.add(new TeamItem(TeamChange.Kind.MATCH, item, n, "", false));
             return;
@@ -202,10 +207,10 @@ final class TeamMerge {
         if (!matches.there(item)) {
             matches.insert(agreed);
         }
-        Set<String> own = ids(waiting);
+        String here = rows.read().map(MirrorRows.Attached::id).orElse("");
         for (TeamChange e : edits) {
-            own.remove(e.id());
-            matches.append(e);
+            // one's own stay one's own to take back, also when they come in among others'
+            matches.append(here.equals(e.mirror()) ? e.here() : e);
         }
         Rebase rebase = new Rebase(agreed);
         int clashes = 0;

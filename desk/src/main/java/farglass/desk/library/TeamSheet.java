@@ -11,6 +11,7 @@ import farglass.work.team.TeamStatus;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Collectors;
+import javafx.beans.value.ChangeListener;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
@@ -50,7 +51,14 @@ public final class TeamSheet extends StackPane {
         sheet.getStyleClass().add("floating");
         sheet.setMaxSize(860, 600);
         getChildren().add(sheet);
-        desk.team().addListener((o, was, is) -> show(is));
+        ChangeListener<TeamStatus> follow = (o, was, is) -> show(is);
+        desk.team().addListener(follow);
+        sceneProperty().addListener((o, was, is) -> {
+            if (is == null) {
+                // put away: it hears no more
+                desk.team().removeListener(follow);
+            }
+        });
         show(desk.team().get());
     }
 

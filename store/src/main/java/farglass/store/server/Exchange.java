@@ -113,6 +113,11 @@ public final class Exchange {
         return done();
     }
 
+    /** What is other in the mirror so far, by kind; also when an exchange was broken off. */
+    public Map<TeamChange.Kind, Set<String>> changed() {
+        return Map.copyOf(changed);
+    }
+
     private Done done() {
         return new Done(changed, sent, refused);
     }

@@ -155,7 +155,9 @@ CREATE FUNCTION append(from_mirror text, steps jsonb) RETURNS TABLE (step text, 
                 RAISE EXCEPTION 'your part in the team does not allow this change' USING ERRCODE = 'insufficient_privilege';
             END IF;
             at_place := NULL;
-            IF (s ->> 'n')::bigint <> coalesce(there.n, 0) + 1 OR (s ->> 'act' = 'new' AND known) THEN
+            IF (s ->> 'n')::bigint <> coalesce(there.n, 0) + 1 OR (s ->> 'act' = 'new' AND known)
+                    -- nothing comes into being by being edited or taken out of sight
+                    OR (NOT known AND s ->> 'act' NOT IN ('new', 'set')) THEN
                 RETURN NEXT;
                 EXIT;
             END IF;

@@ -288,6 +288,14 @@ class ExchangeTest {
         tag(omar, 4000, "kimura");
         same();
         assertThat(techniques(ines)).hasSize(4);
+        for (int i = 0; i < 3; i++) {
+            assertThat(omar.undo(MATCH))
+                    .as("one's own, though it came back among others'")
+                    .isPresent();
+        }
+        assertThat(omar.canUndo(MATCH)).isFalse();
+        same();
+        assertThat(techniques(ines)).containsExactly("triangle null");
         assertThat(record(ines).tags())
                 .extracting(t -> t.info().id())
                 .filteredOn(Objects::nonNull)
@@ -363,6 +371,27 @@ class ExchangeTest {
         omar = mirror("omar");
         same();
         assertThat(techniques(omar)).hasSize(3);
+    }
+
+    @Test
+    void nothingComesIntoBeingByBeingEdited() throws Exception {
+        TeamChange edit = new TeamChange(
+                "e1",
+                TeamChange.Kind.MATCH,
+                "nowhere",
+                1,
+                TeamChange.Act.EDIT,
+                "{}",
+                null,
+                Samples.NOON.instant(),
+                null,
+                null,
+                null);
+        try (TeamServer server = TeamServer.open(team)) {
+            assertThat(server.append(state(ines).mirror(), List.of(edit))).isEmpty();
+            assertThat(server.item(TeamChange.Kind.MATCH, "nowhere")).isEmpty();
+        }
+        same();
     }
 
     @Test

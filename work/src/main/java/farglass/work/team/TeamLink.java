@@ -103,9 +103,8 @@ public final class TeamLink implements AutoCloseable {
                 while (!closed) {
                     nudged = false;
                     long begun = System.nanoTime();
-                    Exchange.Done done = new Exchange(library, server).both();
+                    exchange(server);
                     here(server);
-                    told(done.changed());
                     status(true, null);
                     pause = FIRST_PAUSE_MS;
                     breathe(begun);
@@ -166,6 +165,16 @@ public final class TeamLink implements AutoCloseable {
                 .filter(p -> !p.mirror().equals(id))
                 .map(p -> new TeamStatus.Present(p.name(), p.match()))
                 .toList();
+    }
+
+    /** What came in is told also when the line breaks behind it. */
+    private void exchange(TeamServer server) throws LibraryException, TeamException {
+        Exchange exchange = new Exchange(library, server);
+        try {
+            exchange.both();
+        } finally {
+            told(exchange.changed());
+        }
     }
 
     private void told(Map<TeamChange.Kind, Set<String>> changed) {
