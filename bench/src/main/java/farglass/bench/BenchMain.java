@@ -20,6 +20,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.stream.Stream;
 import org.openjdk.jmh.results.RunResult;
 import org.openjdk.jmh.runner.Runner;
 import org.openjdk.jmh.runner.RunnerException;
@@ -69,6 +70,20 @@ public final class BenchMain {
         if (List.of("CoverageBench", "ChainsBench", "WinChanceBench", "PlanBench", "ReportBench")
                 .contains(chosen)) {
             truth(chosen, args.length > 1 ? Integer.parseInt(args[1]) : USUAL_WORLDS);
+            System.exit(0);
+        }
+        if (chosen.equals("GrowthBench")) {
+            int[] sizes = args.length == 1
+                    ? new int[] {60, 2000, 20_000}
+                    : Stream.of(args).skip(1).mapToInt(Integer::parseInt).toArray();
+            GrowthBench.run(Files.createTempDirectory("farglass-bench"), sizes);
+            System.exit(0);
+        }
+        if (chosen.equals("OpenBench")) {
+            int[] sizes = args.length == 1
+                    ? new int[] {0, 60, 2000}
+                    : Stream.of(args).skip(1).mapToInt(Integer::parseInt).toArray();
+            OpenBench.start(Files.createTempDirectory("farglass-bench"), sizes);
             System.exit(0);
         }
         if (chosen.equals("TeamBench")) {

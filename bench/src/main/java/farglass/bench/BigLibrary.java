@@ -7,7 +7,9 @@ import farglass.match.Tag;
 import farglass.match.TagInfo;
 import farglass.simulate.DemoLibrary;
 import farglass.time.MatchTime;
+import java.util.ArrayDeque;
 import java.util.ArrayList;
+import java.util.Deque;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -22,19 +24,28 @@ final class BigLibrary {
     private static final int TEAMS = 25;
 
     private final Lexicon lexicon;
-    private final List<MatchRecord> raw = new ArrayList<>();
-    private int taken;
+    private final Deque<MatchRecord> raw = new ArrayDeque<>();
+    private final int corners;
+    private final int others;
+    private long tags;
     private long seed = DemoLibrary.SEED;
 
     BigLibrary(Lexicon lexicon) {
+        this(lexicon, CORNERS);
+    }
+
+    /** @param corners athletes who fight in corner A; those in corner B are seven fewer */
+    BigLibrary(Lexicon lexicon, int corners) {
         this.lexicon = lexicon;
+        this.corners = corners;
+        this.others = corners - 7;
     }
 
     private MatchRecord next() {
-        if (taken == raw.size()) {
+        if (raw.isEmpty()) {
             raw.addAll(DemoLibrary.matches(lexicon, seed++));
         }
-        return raw.get(taken++);
+        return raw.remove();
     }
 
     /**
@@ -42,9 +53,13 @@ final class BigLibrary {
      * @param studied how many of them the studied athlete fights; spread evenly, always in corner A
      */
     List<MatchRecord> of(int matches, int studied) {
+        return part(0, matches, matches, studied);
+    }
+
+    /** The next of many matches, from a number to before another. */
+    List<MatchRecord> part(int from, int to, int matches, int studied) {
         List<MatchRecord> all = new ArrayList<>();
-        long tags = 0;
-        for (int i = 0; i < matches; i++) {
+        for (int i = from; i < to; i++) {
             boolean mine = (long) (i + 1) * studied / matches > (long) i * studied / matches;
             MatchRecord r = match(i, mine, (i + 1L) * TAGS_A_MATCH - tags);
             tags += r.tags().size();
@@ -78,8 +93,8 @@ final class BigLibrary {
             part = next();
         }
         MatchRecord.Details d = first.details();
-        MatchAthlete a = named(d.a(), mine ? STUDIED : "athlete-" + number % CORNERS);
-        MatchAthlete b = named(d.b(), "other-" + number % (CORNERS - 7));
+        MatchAthlete a = named(d.a(), mine ? STUDIED : "athlete-" + number % corners);
+        MatchAthlete b = named(d.b(), "other-" + number % others);
         return MatchRecord.of(
                 "big-" + number,
                 new MatchRecord.Details(

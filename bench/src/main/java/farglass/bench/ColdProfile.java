@@ -1,15 +1,15 @@
 package farglass.bench;
 
 import farglass.lexicon.Lexicon;
-import farglass.match.MatchRecord;
 import farglass.profile.Profile;
 import farglass.store.Library;
 import farglass.tendency.Filter;
+import farglass.tendency.LibraryIndex;
+import farglass.work.session.LibraryContent;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
-import java.util.List;
-import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.ForkJoinPool;
 
 /**
  * Profiles from a library on disk, each time opened, read and indexed anew; prints the milliseconds of each as soon as
@@ -22,10 +22,11 @@ final class ColdProfile {
     public static void main(String[] args) throws Exception {
         for (int i = 0; i < Integer.parseInt(args[1]); i++) {
             long from = System.nanoTime();
-            CompletableFuture<Lexicon> lexicon = CompletableFuture.supplyAsync(Lexicon::builtIn);
-            try (Library library = Library.open(Path.of(args[0]), Clock.systemUTC())) {
-                List<MatchRecord> records = library.matches();
-                Profile p = Profile.of(records, BigLibrary.STUDIED, Filter.ALL, lexicon.join(), 1);
+            ForkJoinPool.commonPool().execute(Lexicon::builtIn);
+            try (Library library = Library.read(Path.of(args[0]), Clock.systemUTC())) {
+                LibraryContent content = LibraryContent.of(library);
+                LibraryIndex index = LibraryIndex.of(content.matches(), Lexicon.builtIn(), content.counts());
+                Profile p = Profile.of(index, BigLibrary.STUDIED, Filter.ALL, 1);
                 if (p.claims().isEmpty()) {
                     throw new IllegalStateException("a profile without a claim");
                 }

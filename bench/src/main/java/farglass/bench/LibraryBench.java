@@ -9,6 +9,7 @@ import farglass.profile.Question;
 import farglass.store.Library;
 import farglass.tendency.Filter;
 import farglass.tendency.LibraryIndex;
+import farglass.work.session.Upkeep;
 import java.io.BufferedReader;
 import java.io.IOException;
 import java.nio.file.Path;
@@ -154,6 +155,7 @@ final class LibraryBench {
     private void cold(Path file, List<MatchRecord> records) throws Exception {
         try (Library library = Library.open(file, Clock.systemUTC())) {
             library.addAll(records);
+            Upkeep.now(library);
         }
         Opened running = opened(file, OPENED, "-XX:+UseParallelGC");
         double[] later = running.ms().stream()

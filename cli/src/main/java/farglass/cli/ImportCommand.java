@@ -6,6 +6,7 @@ import farglass.match.MatchRecord;
 import farglass.store.Library;
 import farglass.store.LibraryException;
 import farglass.store.RecordSource;
+import farglass.work.session.Upkeep;
 import java.nio.file.Path;
 import java.time.Clock;
 import java.util.ArrayList;
@@ -47,6 +48,7 @@ final class ImportCommand implements Callable<Integer> {
             try (Library target = Library.open(library, clock)) {
                 target.onWarning(output::say);
                 target.addAll(records);
+                Upkeep.now(target);
             }
         } catch (LibraryException e) {
             throw new Unreadable(e.getMessage());

@@ -88,7 +88,12 @@ final class ProfileCommand implements Callable<Integer> {
         }
         // read beside the library, so that it is there when the team's own terms are laid into it
         ForkJoinPool.commonPool().execute(Lexicon::builtIn);
-        Source source = Source.of(library, clock, output);
+        try (Source source = Source.byNeed(library, clock, output)) {
+            return print(source);
+        }
+    }
+
+    private int print(Source source) throws Unreadable {
         source.athlete(athlete);
         Filter filter = new Filter(
                 attire, ruleset, null, null, halfLife == 0 ? null : Double.valueOf(halfLife), asOf, !noBaseline);

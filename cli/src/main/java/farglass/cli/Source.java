@@ -6,32 +6,52 @@ import farglass.plan.Plan;
 import farglass.store.Library;
 import farglass.store.LibraryException;
 import farglass.store.RecordSource;
-import farglass.store.bundle.Bundle;
+import farglass.tendency.AthleteCounts;
+import farglass.tendency.CountedGroup;
 import farglass.tendency.LibraryIndex;
 import farglass.work.publish.Material;
 import farglass.work.publish.Publication;
 import farglass.work.publish.PublicationException;
 import farglass.work.publish.Published;
 import farglass.work.session.FilmPlaces;
+import farglass.work.session.LibraryContent;
 import farglass.work.session.TeamWords;
-import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import org.jspecify.annotations.Nullable;
 
 /** A library, bundle, folder of records or record that a command works on, with the words of its team. */
-final class Source {
+final class Source implements AutoCloseable {
     private final Path path;
     private final Clock clock;
     private final Output output;
     private final RecordSource.Loaded loaded;
     private final TeamWords words;
 
+    /** What was counted of a library that is read by need; empty for all others. */
+    private final Map<String, Map<CountedGroup, AthleteCounts>> counts;
+    /** Read by need, or null. */
+    private final @Nullable Library open;
+
     private Source(Path path, Clock clock, Output output, RecordSource.Loaded loaded) {
+        this(path, clock, output, loaded, Map.of(), null);
+    }
+
+    private Source(
+            Path path,
+            Clock clock,
+            Output output,
+            RecordSource.Loaded loaded,
+            Map<String, Map<CountedGroup, AthleteCounts>> counts,
+            @Nullable Library open) {
+        this.counts = counts;
+        this.open = open;
         this.path = path;
         this.clock = clock;
         this.output = output;
@@ -49,6 +69,32 @@ final class Source {
         }
     }
 
+    /**
+     * The same, of which a large library is read as its matches are looked at, until this is closed.
+     *
+     * @throws Unreadable when it cannot be read
+     */
+    static Source byNeed(Path path, Clock clock, Output output) throws Unreadable {
+        try {
+            if (!RecordSource.isLibrary(path)) {
+                return of(path, clock, output);
+            }
+            LibraryContent read = LibraryContent.orClosed(Library.read(path, clock));
+            RecordSource.Loaded loaded = new RecordSource.Loaded(
+                    read.matches(), List.of(), read.settings(), read.plans(), read.assignments());
+            return new Source(path, clock, output, loaded, read.counts(), read.library());
+        } catch (LibraryException e) {
+            throw new Unreadable(e.getMessage());
+        }
+    }
+
+    @Override
+    public void close() {
+        if (open != null) {
+            open.close();
+        }
+    }
+
     List<MatchRecord> records() {
         return loaded.records();
     }
@@ -63,7 +109,7 @@ final class Source {
     }
 
     LibraryIndex index() {
-        return LibraryIndex.of(records(), words.lexicon());
+        return LibraryIndex.of(records(), words.lexicon(), counts);
     }
 
     /** @throws Unreadable when nobody of that id fights in it */
@@ -137,17 +183,15 @@ final class Source {
     /** The library remembers what was written, so that forgetting an athlete finds it. */
     void note(List<Path> written, Set<String> athletes) {
         try {
-            if (Files.isDirectory(path)
-                    || Bundle.isBundle(path)
-                    || path.toString().endsWith(".json")) {
+            if (!RecordSource.isLibrary(path)) {
                 return;
             }
-            try (Library open = Library.open(path, clock)) {
+            try (Library library = Library.open(path, clock)) {
                 for (Path p : written) {
-                    open.exported(p, athletes);
+                    library.exported(p, athletes);
                 }
             }
-        } catch (LibraryException | IOException e) {
+        } catch (LibraryException e) {
             output.say(
                     "Written, but not noted in the library, which could not be written: forgetting an athlete will not"
                             + " find these files.");

@@ -8,6 +8,7 @@ import farglass.store.server.TeamAddress;
 import farglass.store.server.TeamException;
 import farglass.store.server.TeamServer;
 import farglass.store.server.TeamSetup;
+import farglass.work.session.Upkeep;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
@@ -161,6 +162,7 @@ final class TeamCommand {
                 Exchange exchange = new Exchange(library, server);
                 done = push ? exchange.both() : exchange.read();
             }
+            Upkeep.now(library);
             Map<String, Object> m = new LinkedHashMap<>();
             m.put("sent", done.sent());
             m.put("refused", done.refused());

@@ -21,7 +21,6 @@ import farglass.stats.Trial;
 import farglass.tendency.Evidence;
 import farglass.tendency.Filter;
 import farglass.tendency.LibraryIndex;
-import farglass.tendency.MatchFacts;
 import farglass.text.Language;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -283,8 +282,7 @@ public final class Briefing {
             return found;
         }
         String who = f.ours() ? plan.us() : plan.them();
-        List<MatchRecord> records = index.of(who).stream()
-                .map(MatchFacts::record)
+        List<MatchRecord> records = index.records(who).stream()
                 .filter(r -> filmed(r.id()))
                 .sorted(Comparator.comparing((MatchRecord r) -> date(r.id())).reversed())
                 .toList();
@@ -298,11 +296,7 @@ public final class Briefing {
     }
 
     private @Nullable MatchRecord record(String match) {
-        return index.facts().stream()
-                .map(MatchFacts::record)
-                .filter(r -> r.id().equals(match))
-                .findFirst()
-                .orElse(null);
+        return index.record(match).orElse(null);
     }
 
     private boolean filmed(String match) {

@@ -65,8 +65,7 @@ public record Debrief(
     }
 
     private static List<Promise> conduct(Plan plan, MatchRecord record, LibraryIndex index) {
-        MatchRecord earlier = index.of(plan.us()).stream()
-                .map(MatchFacts::record)
+        MatchRecord earlier = index.records(plan.us()).stream()
                 .filter(r ->
                         !r.id().equals(record.id()) && r.cornerOf(plan.them()).isPresent())
                 .filter(r -> r.details().date() != null

@@ -9,6 +9,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.TreeMap;
 import java.util.TreeSet;
 import org.jspecify.annotations.Nullable;
 
@@ -305,5 +306,42 @@ public final class Lexicon {
     /** What a team looks at in a technique, each met or unmet on an attempt; none until somebody says. */
     public List<String> checkpoints(String technique) {
         return checkpoints.getOrDefault(technique, List.of());
+    }
+
+    /**
+     * What tags mean by it, whatever things are called: the same text for lexicons by which the same tags are counted
+     * alike.
+     */
+    public String meaning() {
+        StringBuilder all = new StringBuilder();
+        positions
+                .values()
+                .forEach(p -> all.append(String.join(
+                                " ",
+                                p.code(),
+                                p.family(),
+                                p.holder() + "",
+                                p.guard() + "",
+                                p.value() + "",
+                                p.attackValue() + "",
+                                p.scoring()))
+                        .append('\n'));
+        techniques
+                .values()
+                .forEach(t -> all.append(String.join(
+                                " ",
+                                t.code(),
+                                t.family(),
+                                t.from().toString(),
+                                t.to().toString(),
+                                t.role() + "",
+                                new TreeMap<>(t.by()).toString(),
+                                t.side(),
+                                t.limb(),
+                                t.using(),
+                                t.limbTie()))
+                        .append('\n'));
+        all.append(new TreeSet<>(answers)).append(new TreeSet<>(cloth));
+        return all.toString();
     }
 }

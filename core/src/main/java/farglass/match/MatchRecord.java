@@ -9,6 +9,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.Supplier;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -64,15 +65,34 @@ public record MatchRecord(
 
     public MatchRecord {
         films = List.copyOf(films);
-        List<Tag> sorted = new ArrayList<>(tags);
-        sorted.sort(java.util.Comparator.comparing(Tag::t));
-        tags = Collections.unmodifiableList(sorted);
+        if (!(tags instanceof LaterTags)) {
+            List<Tag> sorted = new ArrayList<>(tags);
+            sorted.sort(java.util.Comparator.comparing(Tag::t));
+            tags = Collections.unmodifiableList(sorted);
+        }
         extra = Collections.unmodifiableMap(new LinkedHashMap<>(extra));
     }
 
     /** A record of a match without fields of others. */
     public static MatchRecord of(String id, Details details, List<FilmRef> films, List<Tag> tags) {
         return new MatchRecord(id, RecordKind.MATCH, details, films, tags, Map.of());
+    }
+
+    /**
+     * A record whose tags are read when they are first looked at.
+     *
+     * @param head the record without its tags
+     * @param count how many there are
+     * @param untouched whether there is no tag beyond those that every new record has
+     * @param tags reads them, in the order of time; what it throws comes out of whatever looks at them
+     */
+    public static MatchRecord unread(MatchRecord head, int count, boolean untouched, Supplier<List<Tag>> tags) {
+        return head.withTags(new LaterTags(count, untouched, tags));
+    }
+
+    /** How many tags there are, without reading them where they have not been read. */
+    public int tagCount() {
+        return tags instanceof LaterTags later ? later.count() : tags.size();
     }
 
     /** Whether outsiders cannot have seen it: as the record says, else training rounds only. */
@@ -109,9 +129,16 @@ public record MatchRecord(
      * for its film to be tagged and counts in no statistic.
      */
     public boolean waiting() {
-        return details.result() == null
-                && tags.stream()
-                        .allMatch(t -> t instanceof Tag.Start || (t instanceof Tag.Position && t.t().ms() == 0));
+        return details.result() == null && untouched();
+    }
+
+    /** Whether there is no tag beyond those that every new record has; reads none that has not been read. */
+    public boolean untouched() {
+        return tags instanceof LaterTags later ? later.untouched() : untouched(tags);
+    }
+
+    static boolean untouched(List<Tag> tags) {
+        return tags.stream().allMatch(t -> t instanceof Tag.Start || (t instanceof Tag.Position && t.t().ms() == 0));
     }
 
     /** The same with other tags, which must be in the order of time. */

@@ -1,6 +1,7 @@
 package farglass.profile;
 
 import farglass.match.Corner;
+import farglass.match.MatchRecord;
 import farglass.stats.Estimate;
 import farglass.tendency.Chain;
 import farglass.tendency.Chains;
@@ -77,13 +78,13 @@ final class ChainsPage {
     /** Exchanges of team-mates that hold an accepted chain: a hint, because they train together. */
     private List<Claim> mates(List<Chain> chains) {
         Set<String> teams = new HashSet<>();
-        q.evidence().matches().forEach(s -> teams.add(s.facts().team(s.corner())));
+        q.evidence().matches().forEach(s -> teams.add(MatchFacts.team(s.record(), s.corner())));
         teams.remove("");
         Set<String> mates = new TreeSet<>();
-        for (MatchFacts f : q.evidence().index().facts()) {
+        for (MatchRecord r : q.evidence().index().records()) {
             for (Corner c : Corner.values()) {
-                if (teams.contains(f.team(c))) {
-                    mates.add(f.record().athlete(c).id());
+                if (teams.contains(MatchFacts.team(r, c))) {
+                    mates.add(r.athlete(c).id());
                 }
             }
         }

@@ -103,8 +103,7 @@ public record Comparison(List<Row> rows, List<MatchRecord> meetings) {
         if (a.equals(b)) {
             return List.of();
         }
-        return index.of(a).stream()
-                .map(f -> f.record())
+        return index.records(a).stream()
                 .filter(r -> r.cornerOf(b).isPresent())
                 .sorted(Comparator.comparing(
                                 (MatchRecord r) -> r.details().date(), Comparator.nullsFirst(Comparator.naturalOrder()))

@@ -103,7 +103,9 @@ public record Report(
             return Optional.empty();
         }
         List<String> order = new ArrayList<>(List.of(athlete));
-        index.athletes().stream().filter(id -> !id.equals(athlete)).forEach(order::add);
+        index.athletes().stream()
+                .filter(id -> !id.equals(athlete) && index.mayComplete(id, technique.get()))
+                .forEach(order::add);
         for (String who : order) {
             List<Evidence.Act> worked = Evidence.of(index, who, Filter.ALL).ownWith(technique.get()).stream()
                     .filter(a -> a.action().completed()

@@ -4,6 +4,7 @@ import farglass.text.CoreWords;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.function.DoubleUnaryOperator;
 import org.apache.commons.numbers.gamma.LogBeta;
 import org.apache.commons.numbers.gamma.LogGamma;
 import org.apache.commons.statistics.distribution.BetaDistribution;
@@ -71,14 +72,17 @@ public final class BetaPrior {
         if (usable.size() < ATHLETES_TO_FIT) {
             return fixed(m, DEFAULT_STRENGTH, source);
         }
+        Repeats successes = Repeats.of(usable.stream().mapToDouble(Counts::x));
+        Repeats failures = Repeats.of(usable.stream().mapToDouble(c -> c.n() - c.x()));
+        Repeats tries = Repeats.of(usable.stream().mapToDouble(Counts::n));
         StrengthGrid grid = StrengthGrid.fit(K_MIN, K_MAX, DEFAULT_STRENGTH, k -> {
             double a = k * m;
             double b = k * (1 - m);
-            double log = -usable.size() * LogBeta.value(a, b);
-            for (Counts c : usable) {
-                log += LogBeta.value(a + c.x(), b + c.n() - c.x());
-            }
-            return log;
+            // the logarithms of beta functions, each taken apart into its three gamma functions
+            return successes.sum(s -> LogGamma.value(a + s))
+                    + failures.sum(f -> LogGamma.value(b + f))
+                    - tries.sum(t -> LogGamma.value(k + t))
+                    - usable.size() * LogBeta.value(a, b);
         });
         return new BetaPrior(m, m, grid, source);
     }
@@ -129,7 +133,7 @@ public final class BetaPrior {
                 .toList();
         StrengthGrid grid = usable.size() < ATHLETES_TO_FIT
                 ? StrengthGrid.fixed(DEFAULT_STRENGTH)
-                : StrengthGrid.fit(K_MIN, K_MAX, DEFAULT_STRENGTH, k -> dirichlet(usable, m, k));
+                : StrengthGrid.fit(K_MIN, K_MAX, DEFAULT_STRENGTH, dirichlet(usable, m));
         boolean few = others.size() < FEWEST;
         String source = known
                 ? CoreWords.of(few ? "prior.few.others" : "prior.others", others.size())
@@ -142,21 +146,23 @@ public final class BetaPrior {
         return priors;
     }
 
-    private static double dirichlet(List<double[]> rows, double[] m, double k) {
-        double[] alone = new double[m.length];
+    private static DoubleUnaryOperator dirichlet(List<double[]> rows, double[] m) {
+        Repeats[] shown = new Repeats[m.length];
+        int[] showing = new int[m.length];
         for (int c = 0; c < m.length; c++) {
-            alone[c] = LogGamma.value(k * m[c]);
+            int category = c;
+            shown[c] = Repeats.of(rows.stream().mapToDouble(r -> r[category]).filter(v -> v > 0));
+            showing[c] = Arrays.stream(shown[c].times()).sum();
         }
-        double log = rows.size() * LogGamma.value(k);
-        for (double[] row : rows) {
-            double n = 0;
+        Repeats all = Repeats.of(rows.stream().mapToDouble(r -> Arrays.stream(r).sum()));
+        return k -> {
+            double log = rows.size() * LogGamma.value(k) - all.sum(n -> LogGamma.value(k + n));
             for (int c = 0; c < m.length; c++) {
-                n += row[c];
-                log += row[c] > 0 ? LogGamma.value(k * m[c] + row[c]) - alone[c] : 0;
+                double a = k * m[c];
+                log += shown[c].sum(v -> LogGamma.value(a + v)) - showing[c] * LogGamma.value(a);
             }
-            log -= LogGamma.value(k + n);
-        }
-        return log;
+            return log;
+        };
     }
 
     /** The same with its strength weighed by the athlete's own x successes and y failures. */

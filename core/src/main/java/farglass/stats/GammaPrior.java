@@ -56,11 +56,12 @@ public final class GammaPrior {
         if (usable.size() < ATHLETES_TO_FIT) {
             return new GammaPrior(m, StrengthGrid.fixed(DEFAULT_STRENGTH), source);
         }
+        Repeats counts = Repeats.of(usable.stream().mapToDouble(Counts::events));
         StrengthGrid grid = StrengthGrid.fit(A_MIN, A_MAX, DEFAULT_STRENGTH, a -> {
             double b = a / m;
-            double log = usable.size() * (a * Math.log(b) - LogGamma.value(a));
+            double log = usable.size() * (a * Math.log(b) - LogGamma.value(a)) + counts.sum(x -> LogGamma.value(a + x));
             for (Counts c : usable) {
-                log += LogGamma.value(a + c.events()) - (a + c.events()) * Math.log(b + c.minutes());
+                log -= (a + c.events()) * Math.log(b + c.minutes());
             }
             return log;
         });

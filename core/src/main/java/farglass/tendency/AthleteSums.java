@@ -3,7 +3,9 @@ package farglass.tendency;
 import static java.util.Objects.requireNonNull;
 
 import farglass.match.Situation;
+import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Collection;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
@@ -20,6 +22,7 @@ final class AthleteSums {
     private final List<MatchFacts> matches;
     private final Map<String, int[]> tries = new HashMap<>();
     private final Map<Situation, Long> ms = new LinkedHashMap<>();
+    private final Map<String, List<int[]>> byMatch = new HashMap<>();
     /** By trigger, then answer; null until asked for. */
     private @Nullable Map<String, Map<String, Integer>> answers;
     /** By place and role, then how it was left; null until asked for. */
@@ -35,25 +38,59 @@ final class AthleteSums {
         for (MatchFacts f : matches) {
             MatchFacts.Tally t = requireNonNull(f.tally(athlete));
             t.tries().forEach((key, n) -> {
-                int[] sum = tries.computeIfAbsent(key, k -> new int[3]);
-                for (int i = 0; i < sum.length; i++) {
-                    sum[i] += n[i];
+                addTries(key, n);
+                if (AthleteCounts.alike(key) && n[1] > 0) {
+                    byMatch.computeIfAbsent(key, k -> new ArrayList<>()).add(new int[] {n[0], n[1]});
                 }
             });
             t.ms().forEach((stand, v) -> ms.merge(stand, v, Long::sum));
         }
     }
 
+    /** Of what has been counted before. */
+    AthleteSums(String athlete, Collection<AthleteCounts> counted) {
+        this.athlete = athlete;
+        this.matches = List.of();
+        Map<String, Map<String, Integer>> allAnswers = new HashMap<>();
+        Map<Situation, Map<String, Integer>> allExits = new HashMap<>();
+        Map<Situation, Map<String, Integer>> allStays = new HashMap<>();
+        FollowCounts allFollows = new FollowCounts();
+        for (AthleteCounts c : counted) {
+            c.tries().forEach(this::addTries);
+            c.ms().forEach((stand, v) -> ms.merge(stand, v, Long::sum));
+            add(allAnswers, c.answers());
+            add(allExits, c.exits());
+            add(allStays, c.stays());
+            allFollows.add(c.follows());
+            c.byMatch()
+                    .forEach((key, n) ->
+                            byMatch.computeIfAbsent(key, k -> new ArrayList<>()).addAll(n));
+        }
+        this.answers = allAnswers;
+        this.exits = allExits;
+        this.stays = allStays;
+        this.follows = allFollows;
+    }
+
+    private void addTries(String key, int[] n) {
+        int[] sum = tries.computeIfAbsent(key, k -> new int[3]);
+        for (int i = 0; i < sum.length; i++) {
+            sum[i] += n[i];
+        }
+    }
+
+    /** All of it. */
+    synchronized AthleteCounts counts() {
+        return new AthleteCounts(tries, ms, answers(), exits(), stays(), follows(), byMatch);
+    }
+
     String athlete() {
         return athlete;
     }
 
-    List<MatchFacts> matches() {
-        return matches;
-    }
-
-    MatchFacts.@Nullable Tally tally(MatchFacts f) {
-        return f.tally(athlete);
+    /** Per match, attempts of one kind that worked and attempts; for {@link AthleteCounts#alike} keys only. */
+    List<int[]> byMatch(String key) {
+        return byMatch.getOrDefault(key, List.of());
     }
 
     /** Attempts that worked, that had an outcome, and all; null when there were none. */
@@ -75,28 +112,40 @@ final class AthleteSums {
     }
 
     /** How often each answer followed a trigger of the other's. */
-    synchronized Map<String, Integer> answers(String trigger) {
+    Map<String, Integer> answers(String trigger) {
+        return answers().getOrDefault(trigger, Map.of());
+    }
+
+    private synchronized Map<String, Map<String, Integer>> answers() {
         if (answers == null) {
             answers = sums(f -> f.answerCounts(f.record().cornerOf(athlete).orElseThrow()));
         }
-        return answers.getOrDefault(trigger, Map.of());
+        return answers;
     }
 
     /** How often a place was left in each way. */
-    synchronized Map<String, Integer> exits(Situation stand) {
+    Map<String, Integer> exits(Situation stand) {
+        return exits().getOrDefault(stand, Map.of());
+    }
+
+    private synchronized Map<Situation, Map<String, Integer>> exits() {
         if (exits == null) {
             exits = sums(f -> f.exitCounts(f.record().cornerOf(athlete).orElseThrow()));
         }
-        return exits.getOrDefault(stand, Map.of());
+        return exits;
     }
 
     /** In how many stays in a place each technique was tried, and under {@link PlaceStays#ALL} all stays. */
-    synchronized Map<String, Integer> stays(Situation at) {
+    Map<String, Integer> stays(Situation at) {
+        return stays().getOrDefault(at, Map.of());
+    }
+
+    private synchronized Map<Situation, Map<String, Integer>> stays() {
         if (stays == null) {
             stays = sums(
                     f -> PlaceStays.counts(f.stays(f.record().cornerOf(athlete).orElseThrow())));
         }
-        return stays.getOrDefault(at, Map.of());
+        return stays;
     }
 
     /** How often one attempt followed another. */
@@ -112,13 +161,15 @@ final class AthleteSums {
 
     private <K> Map<K, Map<String, Integer>> sums(Function<MatchFacts, Map<K, Map<String, Integer>>> of) {
         Map<K, Map<String, Integer>> all = new HashMap<>();
-        for (MatchFacts f : matches) {
-            of.apply(f).forEach((key, counts) -> {
-                Map<String, Integer> sum = all.computeIfAbsent(key, k -> new HashMap<>());
-                counts.forEach((what, n) -> sum.merge(what, n, Integer::sum));
-            });
-        }
+        matches.forEach(f -> add(all, of.apply(f)));
         return all;
+    }
+
+    private static <K> void add(Map<K, Map<String, Integer>> all, Map<K, Map<String, Integer>> more) {
+        more.forEach((key, counts) -> {
+            Map<String, Integer> sum = all.computeIfAbsent(key, k -> new HashMap<>());
+            counts.forEach((what, n) -> sum.merge(what, n, Integer::sum));
+        });
     }
 
     /** Keys whose attempts are not the same in both; either may be null. */

@@ -12,6 +12,8 @@ import farglass.stats.Clustering;
 import farglass.stats.GammaPrior;
 import farglass.text.CoreWords;
 import java.util.ArrayList;
+import java.util.Collection;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
@@ -50,6 +52,8 @@ public final class Baseline {
     private final Map<String, Map<Situation, Long>> times = new ConcurrentHashMap<>();
 
     private final Map<Row, List<BetaPrior>> rows = new ConcurrentHashMap<>();
+    /** Null until asked for. */
+    private @Nullable FollowCounts follows;
 
     /**
      * A whole row of shares that was fitted.
@@ -84,8 +88,11 @@ public final class Baseline {
     }
 
     private static @Nullable AthleteSums sums(LibraryIndex index, Filter wide, String who) {
-        List<MatchFacts> theirs =
-                index.of(who).stream().filter(f -> wide.accepts(f.record())).toList();
+        Collection<AthleteCounts> counted = index.counted(who, wide);
+        if (counted != null) {
+            return counted.isEmpty() ? null : new AthleteSums(who, counted);
+        }
+        List<MatchFacts> theirs = index.of(who, wide::accepts);
         return theirs.isEmpty() ? null : new AthleteSums(who, theirs);
     }
 
@@ -220,15 +227,12 @@ public final class Baseline {
         });
     }
 
+    /** In an order of its own, so that the same matches give the same to the last digit however they were counted. */
     private static List<Counts> counts(AthleteSums sums, String key) {
-        List<Counts> matches = new ArrayList<>();
-        for (MatchFacts f : sums.matches()) {
-            int[] n = requireNonNull(sums.tally(f)).tries().get(key);
-            if (n != null && n[1] > 0) {
-                matches.add(new Counts(n[0], n[1]));
-            }
-        }
-        return matches;
+        return sums.byMatch(key).stream()
+                .map(n -> new Counts(n[0], n[1]))
+                .sorted(Comparator.comparingDouble(Counts::n).thenComparingDouble(Counts::x))
+                .toList();
     }
 
     /** Whether an athlete in this role may do it there (ruling S20). */
@@ -373,15 +377,24 @@ public final class Baseline {
      * with both and exchanges with the first.
      */
     BetaPrior.Counts follows(String step, String next, String athlete) {
-        double x = 0;
-        double n = 0;
-        for (Map.Entry<String, AthleteSums> e : athletes.entrySet()) {
-            if (!e.getKey().equals(athlete)) {
-                x += e.getValue().follows().followed(step, next);
-                n += e.getValue().follows().begun(step);
-            }
-        }
+        FollowCounts all = follows();
+        AthleteSums own = athletes.get(athlete);
+        int x = all.followed(step, next) - (own == null ? 0 : own.follows().followed(step, next));
+        int n = all.begun(step) - (own == null ? 0 : own.follows().begun(step));
         return new Counts(x, n);
+    }
+
+    /** Of all athletes together; made once. */
+    private synchronized FollowCounts follows() {
+        FollowCounts known = follows;
+        if (known == null) {
+            known = new FollowCounts();
+            for (AthleteSums sums : athletes.values()) {
+                known.add(sums.follows());
+            }
+            follows = known;
+        }
+        return known;
     }
 
     private BetaPrior fitTried(Situation at, String technique, String athlete) {

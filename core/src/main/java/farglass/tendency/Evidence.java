@@ -183,13 +183,13 @@ public final class Evidence {
     public static Evidence of(LibraryIndex index, String athlete, Filter filter) {
         LocalDate asOf = filter.asOf() != null ? filter.asOf() : index.newest();
         List<Seen> seen = new ArrayList<>();
-        for (MatchFacts f : index.of(athlete)) {
+        Predicate<MatchRecord> counts =
+                r -> !r.waiting() && filter.accepts(r, r.cornerOf(athlete).orElseThrow());
+        for (MatchFacts f : index.of(athlete, counts)) {
             MatchRecord r = f.record();
             Corner c = r.cornerOf(athlete).orElseThrow();
-            if (!r.waiting() && filter.accepts(r, c)) {
-                double weight = Recency.weight(r.details().date(), asOf, filter.halfLifeYears());
-                seen.add(new Seen(f, c, weight, filter.moment().windows(f, c)));
-            }
+            double weight = Recency.weight(r.details().date(), asOf, filter.halfLifeYears());
+            seen.add(new Seen(f, c, weight, filter.moment().windows(f, c)));
         }
         seen.sort(Comparator.comparing(
                         (Seen s) -> s.record().details().date(), Comparator.nullsFirst(Comparator.naturalOrder()))

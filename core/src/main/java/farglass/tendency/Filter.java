@@ -71,13 +71,23 @@ public record Filter(
     /** Whether a record counts at all; training rounds only when asked in, excerpts never. */
     public boolean accepts(MatchRecord r) {
         LocalDate date = r.details().date();
-        return kinds.contains(r.kind())
-                && r.kind() != RecordKind.EXCERPT
-                && (attire == null || attire.equals(r.details().attire()))
-                && (ruleset == null || ruleset.equals(r.details().ruleset()))
+        return accepts(CountedGroup.of(r))
                 && (from == null || (date != null && !date.isBefore(from)))
                 && (to == null || (date != null && !date.isAfter(to)))
                 && (matches.isEmpty() || matches.contains(r.id()));
+    }
+
+    /** Whether it accepts groups of matches as a whole. */
+    boolean wholeGroups() {
+        return from == null && to == null && matches.isEmpty();
+    }
+
+    /** Whether a group of matches counts at all. */
+    boolean accepts(CountedGroup group) {
+        return kinds.contains(group.kind())
+                && group.kind() != RecordKind.EXCERPT
+                && (attire == null || attire.equals(group.attire()))
+                && (ruleset == null || ruleset.equals(group.ruleset()));
     }
 
     boolean accepts(MatchRecord r, Corner me) {

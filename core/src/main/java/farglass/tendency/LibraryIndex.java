@@ -5,20 +5,25 @@ import farglass.match.MatchRecord;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Collection;
-import java.util.IdentityHashMap;
+import java.util.HashMap;
 import java.util.Iterator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.TreeSet;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.function.Predicate;
 import org.jspecify.annotations.Nullable;
 
 /**
- * The facts of all records. Immutable; {@link #with} gives the next one and works out only what changed, so that a
- * changed tag costs one record.
+ * All records and their facts, which are worked out when they are asked for. Immutable; {@link #with} gives the next
+ * one and keeps what did not change, so that a changed tag costs one record.
+ *
+ * <p>Records may come with their tags unread and with counts that were kept of their athletes; then a question reads
+ * the matches it is about, and the average is made of the counts.
  */
 public final class LibraryIndex {
     /** After a change of more athletes than this, averages are worked out anew. */
@@ -27,49 +32,93 @@ public final class LibraryIndex {
     private static final int KEPT = 24;
 
     private final Lexicon lexicon;
-    private final Map<String, MatchFacts> facts;
+    private final Map<String, Entry> entries;
     private final @Nullable LocalDate newest;
-    private final Map<String, List<MatchFacts>> byAthlete = new TreeMap<>();
+    private final Map<String, List<Entry>> byAthlete = new TreeMap<>();
     /** Averages by the filter they are worked out under. */
     private final Map<Filter, Baseline> baselines = new ConcurrentHashMap<>();
+    /** By athlete: what was counted of all of his matches before. */
+    private final Map<String, Map<CountedGroup, AthleteCounts>> counted;
 
     private final ChainMemory chains;
 
-    private LibraryIndex(Lexicon lexicon, Map<String, MatchFacts> facts, ChainMemory chains) {
+    /** A record, and its facts once somebody has asked for them. */
+    private static final class Entry {
+        private final MatchRecord record;
+        private final Lexicon lexicon;
+        private volatile @Nullable MatchFacts facts;
+
+        Entry(MatchRecord record, Lexicon lexicon) {
+            this.record = record;
+            this.lexicon = lexicon;
+        }
+
+        MatchFacts facts() {
+            MatchFacts known = facts;
+            return known == null ? first() : known;
+        }
+
+        private synchronized MatchFacts first() {
+            MatchFacts known = facts;
+            if (known == null) {
+                known = MatchFacts.of(record, lexicon);
+                facts = known;
+            }
+            return known;
+        }
+    }
+
+    private LibraryIndex(
+            Lexicon lexicon,
+            Map<String, Entry> entries,
+            ChainMemory chains,
+            Map<String, Map<CountedGroup, AthleteCounts>> counted) {
         this.lexicon = lexicon;
         this.chains = chains;
-        this.facts = facts;
-        this.newest = newest(facts.values());
-        for (MatchFacts f : facts.values()) {
-            for (String id : athletes(f)) {
-                byAthlete.computeIfAbsent(id, k -> new ArrayList<>()).add(f);
+        this.entries = entries;
+        this.counted = counted;
+        this.newest = newest(entries.values());
+        for (Entry e : entries.values()) {
+            for (String id : athletes(e.record)) {
+                byAthlete.computeIfAbsent(id, k -> new ArrayList<>()).add(e);
             }
         }
     }
 
     /** After another in which some matches, of these athletes, were replaced by others of theirs. */
-    private LibraryIndex(LibraryIndex before, Map<String, MatchFacts> facts, Set<String> whose) {
+    private LibraryIndex(LibraryIndex before, Map<String, Entry> entries, Set<String> whose) {
         this.lexicon = before.lexicon;
         this.chains = before.chains;
-        this.facts = facts;
-        this.newest = newest(facts.values());
+        this.entries = entries;
+        this.counted = without(before.counted, whose);
+        this.newest = newest(entries.values());
         byAthlete.putAll(before.byAthlete);
         for (String id : whose) {
             byAthlete.computeIfPresent(
                     id,
                     (k, list) ->
-                            list.stream().map(f -> facts.get(f.record().id())).toList());
+                            list.stream().map(e -> entries.get(e.record.id())).toList());
         }
     }
 
-    private static List<String> athletes(MatchFacts f) {
-        return List.of(f.record().details().a().id(), f.record().details().b().id());
+    /** What was counted of athletes whose matches have changed holds no more. */
+    private static <T> Map<String, T> without(Map<String, T> counted, Set<String> whose) {
+        if (whose.stream().noneMatch(counted::containsKey)) {
+            return counted;
+        }
+        Map<String, T> left = new HashMap<>(counted);
+        left.keySet().removeAll(whose);
+        return left;
     }
 
-    private static @Nullable LocalDate newest(Collection<MatchFacts> facts) {
+    private static List<String> athletes(MatchRecord r) {
+        return List.of(r.details().a().id(), r.details().b().id());
+    }
+
+    private static @Nullable LocalDate newest(Collection<Entry> entries) {
         LocalDate newest = null;
-        for (MatchFacts f : facts) {
-            LocalDate date = f.record().details().date();
+        for (Entry e : entries) {
+            LocalDate date = e.record.details().date();
             newest = newest == null || (date != null && date.isAfter(newest)) ? date : newest;
         }
         return newest;
@@ -77,12 +126,24 @@ public final class LibraryIndex {
 
     /** Of no matches. */
     public static LibraryIndex empty(Lexicon lexicon) {
-        return new LibraryIndex(lexicon, Map.of(), new ChainMemory());
+        return new LibraryIndex(lexicon, Map.of(), new ChainMemory(), Map.of());
     }
 
-    /** Of these matches; takes about a second for a thousand of them. */
+    /** Of these matches. */
     public static LibraryIndex of(Collection<MatchRecord> records, Lexicon lexicon) {
         return empty(lexicon).with(records);
+    }
+
+    /**
+     * Of these matches, with what was counted of their athletes before.
+     *
+     * @param counted by athlete, of every group he has matches in; an athlete that is not in it is counted when he is
+     * needed
+     */
+    public static LibraryIndex of(
+            Collection<MatchRecord> records, Lexicon lexicon, Map<String, Map<CountedGroup, AthleteCounts>> counted) {
+        LibraryIndex index = of(records, lexicon);
+        return new LibraryIndex(lexicon, index.entries, index.chains, Map.copyOf(counted));
     }
 
     /**
@@ -90,28 +151,27 @@ public final class LibraryIndex {
      * counts.
      */
     public LibraryIndex with(Collection<MatchRecord> records) {
-        Map<String, MatchFacts> changed = sameMatches(records);
-        Map<String, MatchFacts> next = changed == null ? others(records) : changed;
+        Map<String, Entry> changed = sameMatches(records);
+        Map<String, Entry> next = changed == null ? others(records) : changed;
         Set<String> whose = touched(next);
-        LibraryIndex index =
-                changed != null ? new LibraryIndex(this, next, whose) : new LibraryIndex(lexicon, next, chains);
+        LibraryIndex index = changed != null
+                ? new LibraryIndex(this, next, whose)
+                : new LibraryIndex(lexicon, next, chains, without(counted, whose));
         if (whose.size() <= FEW) {
             baselines.forEach((f, b) -> index.baselines.put(f, b.changed(index, f, whose)));
         }
         return index;
     }
 
-    /**
-     * Facts of the same few or many matches of the same athletes, of which some have changed; null when it is not so.
-     */
-    private @Nullable Map<String, MatchFacts> sameMatches(Collection<MatchRecord> records) {
-        if (records.size() != facts.size()) {
+    /** The same few or many matches of the same athletes, of which some have changed; null when it is not so. */
+    private @Nullable Map<String, Entry> sameMatches(Collection<MatchRecord> records) {
+        if (records.size() != entries.size()) {
             return null;
         }
         List<MatchRecord> changed = new ArrayList<>();
-        Iterator<MatchFacts> known = facts.values().iterator();
+        Iterator<Entry> known = entries.values().iterator();
         for (MatchRecord r : records) {
-            MatchRecord was = known.next().record();
+            MatchRecord was = known.next().record;
             if (was != r) {
                 if (!was.id().equals(r.id()) || !sameAthletes(was, r) || changed.size() == FEW) {
                     return null;
@@ -119,8 +179,8 @@ public final class LibraryIndex {
                 changed.add(r);
             }
         }
-        Map<String, MatchFacts> next = new LinkedHashMap<>(facts);
-        changed.forEach(r -> next.put(r.id(), MatchFacts.of(r, lexicon)));
+        Map<String, Entry> next = new LinkedHashMap<>(entries);
+        changed.forEach(r -> next.put(r.id(), new Entry(r, lexicon)));
         return next;
     }
 
@@ -129,45 +189,29 @@ public final class LibraryIndex {
                 && a.details().b().id().equals(b.details().b().id());
     }
 
-    private Map<String, MatchFacts> others(Collection<MatchRecord> records) {
-        List<MatchRecord> fresh = new ArrayList<>();
+    private Map<String, Entry> others(Collection<MatchRecord> records) {
+        Map<String, Entry> next = new LinkedHashMap<>();
         for (MatchRecord r : records) {
-            MatchFacts known = facts.get(r.id());
-            if (known == null || known.record() != r) {
-                fresh.add(r);
-            }
-        }
-        IdentityHashMap<MatchRecord, MatchFacts> made = new IdentityHashMap<>();
-        List<MatchFacts> worked =
-                fresh.parallelStream().map(r -> MatchFacts.of(r, lexicon)).toList();
-        for (int i = 0; i < fresh.size(); i++) {
-            made.put(fresh.get(i), worked.get(i));
-        }
-        Map<String, MatchFacts> next = new LinkedHashMap<>();
-        for (MatchRecord r : records) {
-            next.putIfAbsent(r.id(), made.containsKey(r) ? made.get(r) : facts.get(r.id()));
+            Entry known = entries.get(r.id());
+            next.putIfAbsent(r.id(), known != null && known.record == r ? known : new Entry(r, lexicon));
         }
         return next;
     }
 
     /** Athletes of matches that came, went or changed. */
-    private Set<String> touched(Map<String, MatchFacts> next) {
+    private Set<String> touched(Map<String, Entry> next) {
         Set<String> whose = new TreeSet<>();
-        facts.forEach((id, f) -> {
-            if (next.get(id) != f) {
-                add(whose, f);
+        entries.forEach((id, e) -> {
+            if (next.get(id) != e) {
+                whose.addAll(athletes(e.record));
             }
         });
-        next.forEach((id, f) -> {
-            if (facts.get(id) != f) {
-                add(whose, f);
+        next.forEach((id, e) -> {
+            if (entries.get(id) != e) {
+                whose.addAll(athletes(e.record));
             }
         });
         return whose;
-    }
-
-    private static void add(Set<String> whose, MatchFacts f) {
-        whose.addAll(athletes(f));
     }
 
     /** The average under a filter; the half-life and whom one met are not asked of the others. */
@@ -177,6 +221,29 @@ public final class LibraryIndex {
             baselines.clear();
         }
         return baselines.computeIfAbsent(wide, w -> Baseline.made(this, w));
+    }
+
+    /** What was counted of the matches of an athlete that a filter accepts; null when it has to be counted anew. */
+    @Nullable
+    Collection<AthleteCounts> counted(String athlete, Filter wide) {
+        Map<CountedGroup, AthleteCounts> groups = counted.get(athlete);
+        if (groups == null || !wide.wholeGroups()) {
+            return null;
+        }
+        List<AthleteCounts> wanted = new ArrayList<>();
+        groups.forEach((group, counts) -> {
+            if (wide.accepts(group)) {
+                wanted.add(counts);
+            }
+        });
+        return wanted;
+    }
+
+    /** Whether a completed attempt may be found; false where what was counted says that there is none. */
+    public boolean mayComplete(String athlete, String technique) {
+        Map<CountedGroup, AthleteCounts> groups = counted.get(athlete);
+        return groups == null
+                || groups.values().stream().anyMatch(c -> c.tries().getOrDefault(technique, new int[3])[0] > 0);
     }
 
     /** Chains found in this index and those it came from. */
@@ -189,14 +256,44 @@ public final class LibraryIndex {
         return lexicon;
     }
 
-    /** The facts of all matches. */
+    /** All records, in their order. */
+    public List<MatchRecord> records() {
+        return entries.values().stream().map(e -> e.record).toList();
+    }
+
+    /** A record; empty for an id that is not there. */
+    public Optional<MatchRecord> record(String id) {
+        return Optional.ofNullable(entries.get(id)).map(e -> e.record);
+    }
+
+    /** The facts of all matches, which reads them all. */
     public Collection<MatchFacts> facts() {
-        return facts.values();
+        return facts(List.copyOf(entries.values()), r -> true);
     }
 
     /** The facts of an athlete's matches; empty for an id that is not there. */
     public List<MatchFacts> of(String athlete) {
-        return byAthlete.getOrDefault(athlete, List.of());
+        return of(athlete, r -> true);
+    }
+
+    /** The facts of those of an athlete's matches that are wanted, of which no other is read. */
+    public List<MatchFacts> of(String athlete, Predicate<MatchRecord> wanted) {
+        return facts(byAthlete.getOrDefault(athlete, List.of()), wanted);
+    }
+
+    /** An athlete's matches; empty for an id that is not there. */
+    public List<MatchRecord> records(String athlete) {
+        return byAthlete.getOrDefault(athlete, List.of()).stream()
+                .map(e -> e.record)
+                .toList();
+    }
+
+    private static List<MatchFacts> facts(List<Entry> entries, Predicate<MatchRecord> wanted) {
+        List<Entry> chosen = entries.stream().filter(e -> wanted.test(e.record)).toList();
+        // on all cores where there is something to work out
+        return chosen.stream().allMatch(e -> e.facts != null)
+                ? chosen.stream().map(Entry::facts).toList()
+                : chosen.parallelStream().map(Entry::facts).toList();
     }
 
     /** Ids, in order. */
@@ -206,8 +303,8 @@ public final class LibraryIndex {
 
     /** Name of an athlete; the id itself when it is not there. */
     public String name(String athlete) {
-        return of(athlete).stream()
-                .flatMap(f -> f.record().cornerOf(athlete).map(f.record()::athlete).stream())
+        return byAthlete.getOrDefault(athlete, List.of()).stream()
+                .flatMap(e -> e.record.cornerOf(athlete).map(e.record::athlete).stream())
                 .map(a -> a.name())
                 .findFirst()
                 .orElse(athlete);

@@ -48,7 +48,6 @@ public final class MatchFacts {
     private final List<MatchTime> gaps;
     private final List<Act> acts;
     private final Map<Corner, Tally> tallies = new EnumMap<>(Corner.class);
-    private final Map<Corner, String> teams = new EnumMap<>(Corner.class);
     private final Map<Corner, List<Reaction>> reactions = new EnumMap<>(Corner.class);
     private final Map<Corner, List<List<Exchanges.Step>>> exchanges = new EnumMap<>(Corner.class);
     private final Map<Corner, Map<String, Map<String, Integer>>> answerCounts = new EnumMap<>(Corner.class);
@@ -89,8 +88,6 @@ public final class MatchFacts {
         this.acts = Collections.unmodifiableList(collect());
         for (Corner c : Corner.values()) {
             tallies.put(c, tally(c));
-            Object team = record.athlete(c).extra().get("team");
-            teams.put(c, team == null ? "" : team.toString());
         }
     }
 
@@ -133,8 +130,9 @@ public final class MatchFacts {
     }
 
     /** Team of a corner's athlete, empty when not known. */
-    public @Nullable String team(Corner c) {
-        return teams.get(c);
+    public static String team(MatchRecord r, Corner c) {
+        Object team = r.athlete(c).extra().get("team");
+        return team == null ? "" : team.toString();
     }
 
     @Nullable

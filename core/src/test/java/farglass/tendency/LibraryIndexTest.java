@@ -1,6 +1,7 @@
 package farglass.tendency;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatIOException;
 
 import farglass.lexicon.Lexicon;
 import farglass.match.MatchAthlete;
@@ -11,12 +12,17 @@ import farglass.profile.Claim;
 import farglass.profile.Profile;
 import farglass.profile.Question;
 import farglass.simulate.DemoLibrary;
+import java.io.IOException;
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Collections;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Random;
+import java.util.Set;
+import java.util.concurrent.ConcurrentHashMap;
 import org.junit.jupiter.api.Test;
 
 /** What is kept of an index when tags change must be what a new one would say. */
@@ -124,6 +130,72 @@ class LibraryIndexTest {
         List<MatchFacts> is = List.copyOf(next.facts());
         for (int i = 0; i < was.size(); i++) {
             assertThat(is.get(i) == was.get(i)).as("match " + i).isEqualTo(i != 3);
+        }
+    }
+
+    /** The library as it comes from a file that is read by need. */
+    private static List<MatchRecord> unread(List<MatchRecord> records, Set<String> read) {
+        return records.stream()
+                .map(r -> MatchRecord.unread(r.withTags(List.of()), r.tags().size(), r.untouched(), () -> {
+                    read.add(r.id());
+                    return r.tags();
+                }))
+                .toList();
+    }
+
+    private static Map<String, Map<CountedGroup, AthleteCounts>> counted(LibraryIndex index) throws IOException {
+        Map<String, Map<CountedGroup, AthleteCounts>> all = new HashMap<>();
+        for (String who : index.athletes()) {
+            Map<CountedGroup, List<MatchFacts>> groups = new HashMap<>();
+            index.of(who)
+                    .forEach(f -> groups.computeIfAbsent(CountedGroup.of(f.record()), k -> new ArrayList<>())
+                            .add(f));
+            for (Map.Entry<CountedGroup, List<MatchFacts>> g : groups.entrySet()) {
+                byte[] kept = CountsCodec.write(AthleteCounts.of(who, g.getValue()));
+                all.computeIfAbsent(who, k -> new HashMap<>()).put(g.getKey(), CountsCodec.read(kept));
+            }
+        }
+        return all;
+    }
+
+    @Test
+    void whatWasCountedBeforeSaysWhatAllMatchesSay() throws IOException {
+        LibraryIndex whole = LibraryIndex.of(DEMO, LEXICON);
+        Set<String> read = ConcurrentHashMap.newKeySet();
+        LibraryIndex byNeed = LibraryIndex.of(unread(DEMO, read), LEXICON, counted(whole));
+        String who = DEMO.get(0).details().a().id();
+        Profile.page(byNeed, who, Filter.ALL, 1, Question.PASSING);
+        assertThat(read)
+                .containsExactlyInAnyOrderElementsOf(
+                        whole.records(who).stream().map(MatchRecord::id).toList())
+                .hasSizeLessThan(DEMO.size() / 2);
+        for (Filter f : List.of(
+                Filter.ALL,
+                Filter.ALL.attire("gi"),
+                Filter.ALL.ruleset(DEMO.get(0).details().ruleset()),
+                Filter.ALL.dates(DEMO.get(DEMO.size() / 2).details().date(), null))) {
+            same(byNeed, whole, who, f);
+        }
+        // of a changed match's athletes it is counted anew
+        Random random = new Random(5);
+        List<MatchRecord> now = new ArrayList<>(byNeed.records());
+        for (int i = 0; i < 5; i++) {
+            int at = random.nextInt(now.size());
+            now.set(at, changed(now.get(at), random));
+            byNeed = byNeed.with(now);
+            same(byNeed, LibraryIndex.of(now, LEXICON), who, Filter.ALL);
+        }
+    }
+
+    @Test
+    void brokenCountsAreRefused() {
+        byte[] kept = CountsCodec.write(AthleteCounts.of("x", List.of()));
+        byte[] cut = Arrays.copyOf(kept, kept.length - 1);
+        byte[] more = Arrays.copyOf(kept, kept.length + 1);
+        byte[] huge = kept.clone();
+        huge[0] = 1;
+        for (byte[] broken : List.of(cut, more, huge)) {
+            assertThatIOException().isThrownBy(() -> CountsCodec.read(broken));
         }
     }
 }

@@ -40,7 +40,7 @@ public final class Demo {
         if (library.setting(FILLED).isPresent()) {
             return false;
         }
-        if (library.matches().isEmpty()) {
+        if (library.heads().count() == 0) {
             // all of them or none: a first start that was ended in the middle goes on here
             library.addAll(DemoLibrary.matches(Lexicon.builtIn(), DemoLibrary.SEED));
         }

@@ -72,7 +72,7 @@ final class Opening {
     private static void attach(Library library, String team) throws LibraryException {
         try {
             String url = new TeamAddress(team).url();
-            if (library.matches().isEmpty() || library.mirror().attached()) {
+            if (library.heads().count() == 0 || library.mirror().attached()) {
                 library.mirror().attach(url);
                 return;
             }

@@ -63,6 +63,7 @@ public final class Shell {
     private final StackPane page = new StackPane();
     private final VBox rail = new VBox();
     private final List<Station> stations = new ArrayList<>();
+    private final ProfileStation profile;
     private final List<Button> buttons = new ArrayList<>();
     private final FirstSteps steps;
     /** Out of sight; where stations are styled before they are first seen. */
@@ -83,7 +84,8 @@ public final class Shell {
                 film.show(tag);
             }
         }));
-        stations.add(new ProfileStation(desk, () -> go(film)));
+        profile = new ProfileStation(desk, () -> go(film));
+        stations.add(profile);
         MeetingModel meeting = new MeetingModel(desk);
         stations.add(new MatchupStation(desk, meeting, () -> go(film)));
         stations.add(new PlanStation(desk, meeting, () -> go(film)));
@@ -369,6 +371,10 @@ public final class Shell {
         pause.setOnFinished(e -> {
             while (!unseen.isEmpty() && unseen.peek().view().getScene() != null) {
                 unseen.remove();
+            }
+            if (unseen.size() == stations.size() - 1) {
+                // beside the stations: it takes longer than all of them, and gives way to them
+                profile.ahead();
             }
             if (!unseen.isEmpty()) {
                 Node next = unseen.remove().view();

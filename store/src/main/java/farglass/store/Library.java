@@ -53,6 +53,8 @@ public final class Library implements AutoCloseable {
     private final DraftRows drafts;
     private final MirrorRows mirror;
     private final MatchEdits edits;
+    private final TagReader tags;
+    private final Heads heads;
     /** Null for a library that is only read. */
     private final @Nullable OpenFile open;
     /** Made for reading and deleted when it is closed, or null. */
@@ -79,6 +81,8 @@ public final class Library implements AutoCloseable {
         this.drafts = new DraftRows(handle);
         this.mirror = new MirrorRows(handle);
         this.edits = new MatchEdits(matches, mirror, this::author);
+        this.tags = new TagReader(file, backups);
+        this.heads = new Heads(this, new HeadRows(handle, tags));
         try {
             this.open = new OpenFile(file, lock, backups);
         } catch (IOException e) {
@@ -109,6 +113,8 @@ public final class Library implements AutoCloseable {
         this.drafts = new DraftRows(handle);
         this.mirror = new MirrorRows(handle);
         this.edits = new MatchEdits(matches, mirror, this::author);
+        this.tags = new TagReader(file, backups);
+        this.heads = new Heads(this, new HeadRows(handle, tags));
     }
 
     private Handle handle() throws LibraryException {
@@ -215,6 +221,11 @@ public final class Library implements AutoCloseable {
     /** All records that are not removed, oldest first. */
     public synchronized List<MatchRecord> matches() throws LibraryException {
         return look(matches::all);
+    }
+
+    /** The library read by need. */
+    public Heads heads() {
+        return heads;
     }
 
     /** All records, those that are out of sight among them. */
@@ -546,6 +557,23 @@ public final class Library implements AutoCloseable {
         });
     }
 
+    /** What is kept beside the user's work and can be made again: no day's backup is due before it. */
+    synchronized void besides(Runnable work) throws LibraryException {
+        if (open == null) {
+            return;
+        }
+        open.check(connection);
+        try {
+            Transaction.of(connection, () -> {
+                work.run();
+                return true;
+            });
+        } catch (JdbiException | SQLException e) {
+            throw new LibraryException(StoreWords.of("library.unwritten", LibraryFile.reason(e)), e);
+        }
+        open.check(connection);
+    }
+
     /** Reads, checks and writes in one transaction, which holds the file from its beginning. */
     private <T> T change(Transaction.Work<T> work) throws LibraryException {
         if (open == null) {
@@ -575,6 +603,7 @@ public final class Library implements AutoCloseable {
                 warnings.say(e.getMessage());
             }
         }
+        tags.close();
         handle.close();
         closeConnection();
         if (lock != null) {

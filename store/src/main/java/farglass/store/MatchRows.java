@@ -19,6 +19,11 @@ import org.jspecify.annotations.Nullable;
 
 /** Records and their edit logs, on a handle that the library gives. */
 final class MatchRows {
+    /** By date, those without one last; of a day by id. */
+    static final Comparator<MatchRecord> OLDEST_FIRST = Comparator.comparing(
+                    (MatchRecord r) -> r.details().date(), Comparator.nullsLast(Comparator.<LocalDate>naturalOrder()))
+            .thenComparing(MatchRecord::id);
+
     private final Handle handle;
     /** Whether the log says who made an edit: the first release's did not. */
     private final boolean authors;
@@ -40,10 +45,7 @@ final class MatchRows {
 
     List<MatchRecord> all() throws LibraryException {
         List<MatchRecord> records = read("SELECT document FROM match_record WHERE removed = 0 ORDER BY id");
-        records.sort(Comparator.comparing(
-                        (MatchRecord r) -> r.details().date(),
-                        Comparator.nullsLast(Comparator.<LocalDate>naturalOrder()))
-                .thenComparing(MatchRecord::id));
+        records.sort(OLDEST_FIRST);
         return records;
     }
 

@@ -43,6 +43,15 @@ public final class RecordSource {
         }
     }
 
+    /** Whether a path is to be read as a library file, and not as a folder, a bundle or a record. */
+    public static boolean isLibrary(Path path) throws LibraryException {
+        try {
+            return Files.isRegularFile(path) && !path.toString().endsWith(".json") && !Bundle.isBundle(path);
+        } catch (IOException e) {
+            throw new LibraryException(path + ": " + e.getMessage(), e);
+        }
+    }
+
     /** @throws LibraryException when the path itself cannot be read */
     public static Loaded load(Path path, Clock clock) throws LibraryException {
         if (!Files.exists(path)) {

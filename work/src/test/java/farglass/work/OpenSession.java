@@ -30,8 +30,12 @@ public final class OpenSession implements AutoCloseable, Messages {
     private final Session session;
 
     private OpenSession(Library library) throws Exception {
-        this.library = library;
-        LibraryContent content = LibraryContent.of(library);
+        this(LibraryContent.of(library));
+    }
+
+    /** On what was read of a library. */
+    public OpenSession(LibraryContent content) throws Exception {
+        this.library = content.library();
         this.session = on(() -> new Session(content, NOON, new Tasks(results), this, "nobody"));
     }
 

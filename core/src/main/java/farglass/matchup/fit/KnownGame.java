@@ -62,10 +62,8 @@ public final class KnownGame {
 
     /** @param filter which matches an analyst would watch; every one counts alike, however old */
     public static KnownGame of(LibraryIndex index, String athlete, Filter filter) {
-        List<MatchRecord> open = index.facts().stream()
-                .map(f -> f.record())
-                .filter(r -> r.cornerOf(athlete).isPresent() && !r.isPrivate())
-                .toList();
+        List<MatchRecord> open =
+                index.records(athlete).stream().filter(r -> !r.isPrivate()).toList();
         Observed o = Observed.of(index.with(open), filter.halfLife(null), null, new StateSpace(index.lexicon()));
         return new KnownGame(o.whole(athlete), o.matches.getOrDefault(athlete, 0));
     }

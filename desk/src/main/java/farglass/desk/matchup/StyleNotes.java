@@ -13,7 +13,6 @@ import farglass.profile.Question;
 import farglass.profile.Section;
 import farglass.tendency.Filter;
 import farglass.tendency.LibraryIndex;
-import farglass.tendency.MatchFacts;
 import farglass.text.CoreWords;
 import farglass.time.Dates;
 import java.util.ArrayList;
@@ -55,8 +54,7 @@ record StyleNotes(List<String> sides, List<String> grips, List<String> history) 
 
     private static List<String> history(LibraryIndex index, String us, String them) {
         List<String> lines = new ArrayList<>();
-        for (MatchFacts f : index.of(us)) {
-            MatchRecord r = f.record();
+        for (MatchRecord r : index.records(us)) {
             if (r.cornerOf(them).isEmpty()) {
                 continue;
             }

@@ -25,7 +25,9 @@ import farglass.tendency.Evidence;
 import farglass.tendency.Filter;
 import farglass.tendency.Flows;
 import farglass.work.profile.ProfileService;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.concurrent.Callable;
 import java.util.function.Consumer;
 import java.util.function.Function;
@@ -218,6 +220,33 @@ public final class ProfileStation implements Station, Keys.Bound {
     public void hidden() {
         visible = false;
         clip.pause();
+    }
+
+    /**
+     * Works out, while nothing is asked, what is likely to be asked first: the profile of the athlete who is chosen, or
+     * of the one with the most matches.
+     */
+    public void ahead() {
+        String who = desk.profiled().get() != null ? desk.profiled().get() : mostSeen();
+        if (who != null && !visible) {
+            Filter filter = filters.filter();
+            desk.tasks().query("profile-ahead", () -> profiles.profile(who, filter), p -> {}, e -> {
+                // told when it is asked for
+            });
+        }
+    }
+
+    private String mostSeen() {
+        Map<String, Integer> matches = new HashMap<>();
+        for (MatchRecord r : desk.matches()) {
+            for (Corner c : Corner.values()) {
+                matches.merge(r.athlete(c).id(), 1, Integer::sum);
+            }
+        }
+        return matches.entrySet().stream()
+                .max(Map.Entry.comparingByValue())
+                .map(Map.Entry::getKey)
+                .orElse(null);
     }
 
     private void changed() {

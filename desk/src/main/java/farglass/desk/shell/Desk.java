@@ -57,6 +57,9 @@ public final class Desk implements AutoCloseable {
     private final TaskStatus status = new TaskStatus(tasks);
     private final Notices notices = new Notices();
     private final Session session;
+    /** Matches that the likely next tags are learnt from: what many more would add is not worth reading them. */
+    private static final int LEARNT = 200;
+
     private final Publisher publisher;
     private final ClaimWriter claims = new ClaimWriter(Language.locale());
     private final ObservableList<MatchRecord> matches = FXCollections.observableArrayList();
@@ -530,9 +533,10 @@ public final class Desk implements AutoCloseable {
         assignment.set(a);
     }
 
-    /** Learns the likely next tags from all records, in the background. */
+    /** Learns the likely next tags from the newest records, in the background. */
     public void learn() {
-        List<MatchRecord> all = session.records().all();
+        List<MatchRecord> known = session.records().all();
+        List<MatchRecord> all = known.subList(Math.max(0, known.size() - LEARNT), known.size());
         tasks.query("likely", () -> LikelyNext.of(all, lexicon()), likely::set, e -> {});
     }
 

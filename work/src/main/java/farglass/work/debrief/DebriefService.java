@@ -10,7 +10,6 @@ import farglass.plan.Plan;
 import farglass.rules.Ruleset;
 import farglass.rules.Rulesets;
 import farglass.tendency.LibraryIndex;
-import farglass.tendency.MatchFacts;
 import farglass.work.meeting.MeetingService;
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -31,10 +30,8 @@ public final class DebriefService {
      * @param index all matches, this one among them
      */
     public static Debrief debrief(Plan p, Assignment a, MatchRecord match, Ruleset rules, LibraryIndex index) {
-        LibraryIndex before = index.with(index.facts().stream()
-                .map(MatchFacts::record)
-                .filter(r -> knownBefore(r, match))
-                .toList());
+        LibraryIndex before = index.with(
+                index.records().stream().filter(r -> knownBefore(r, match)).toList());
         MeetingService.Ask ask = new MeetingService.Ask(
                 p.us(), p.them(), rules, a.attire(), match.details().date(), a.minutes() * 60_000L);
         Meeting m = MeetingService.meeting(

@@ -28,6 +28,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.function.Supplier;
 import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
 
 /**
  * What is told of an athlete, by the matches as they are when it is asked. May be called from any thread; takes
@@ -42,6 +43,8 @@ public final class ProfileService {
     private static final int IN_SIGHT = 12;
 
     private final Supplier<LibraryIndex> index;
+    /** The profile that was worked out last, or null. */
+    private volatile @Nullable Profile last;
 
     /** @param index facts of all matches, asked anew each time */
     public ProfileService(Supplier<LibraryIndex> index) {
@@ -53,11 +56,21 @@ public final class ProfileService {
         return Evidence.of(index.get(), who, filter);
     }
 
-    /** All pages. */
+    /** All pages; those that were asked for last stand as long as no match changes. */
     public Profile profile(String who, Filter filter) {
-        Profile p = Profile.of(index.get(), who, filter, SEED);
+        LibraryIndex all = index.get();
+        Profile known = last;
+        if (known != null && known.evidence().index() == all && isOf(known, who, filter)) {
+            return known;
+        }
+        Profile p = Profile.of(all, who, filter, SEED);
         check(p.claims());
+        last = p;
         return p;
+    }
+
+    private static boolean isOf(Profile p, String who, Filter filter) {
+        return p.athlete().equals(who) && p.evidence().filter().equals(filter);
     }
 
     /** Draws what the first rows will say of their intervals, which would hold the interface up. */

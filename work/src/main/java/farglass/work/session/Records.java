@@ -4,6 +4,7 @@ import farglass.match.Corner;
 import farglass.match.Edit;
 import farglass.match.MatchAthlete;
 import farglass.match.MatchRecord;
+import farglass.store.Heads;
 import farglass.store.Library;
 import farglass.store.LibraryException;
 import farglass.work.task.Tasks;
@@ -18,6 +19,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
+import java.util.TreeSet;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -27,6 +29,9 @@ import org.jspecify.annotations.Nullable;
  * <p>All methods belong to the thread of results, but for those that say otherwise.
  */
 public final class Records {
+    /** Matches that are shown one by one when others have changed them. */
+    private static final int FEW = 20;
+
     private final Library library;
     private final Tasks tasks;
     private final Messages messages;
@@ -45,9 +50,13 @@ public final class Records {
 
     private final boolean ofTeam;
 
-    Records(List<MatchRecord> all, Library library, Tasks tasks, Messages messages) {
-        this.all = List.copyOf(all);
-        this.library = library;
+    /** Records that were read anew, with what was counted of them, for the index to begin from. */
+    private volatile Heads.Read fresh;
+
+    Records(LibraryContent content, Tasks tasks, Messages messages) {
+        this.library = content.library();
+        this.all = List.copyOf(content.matches());
+        this.fresh = new Heads.Read(all, content.counts());
         this.tasks = tasks;
         this.messages = messages;
         this.ofTeam = ofTeam(library);
@@ -148,10 +157,15 @@ public final class Records {
         }
     }
 
+    /** The records as they were read last, with what was counted of them. May be called from any thread. */
+    Heads.Read fresh() {
+        return fresh;
+    }
+
     /** Others have changed these matches, or they came or went. */
     void refresh(Set<String> ids) {
-        if (!ids.stream().allMatch(id -> match(id).isPresent())) {
-            readAnew();
+        if (ids.size() > FEW || !ids.stream().allMatch(id -> match(id).isPresent())) {
+            readOnly(ids, () -> {}, () -> {});
             return;
         }
         for (String id : ids) {
@@ -159,14 +173,18 @@ public final class Records {
                     () -> library.visible(id),
                     kept -> {
                         if (kept.isEmpty()) {
-                            readAnew();
-                        } else if (!writing.containsKey(id) && !stepping.containsKey(id)) {
+                            readOnly(Set.of(id), () -> {}, () -> {});
+                        } else if (!beingWritten(id)) {
                             // else it is shown when the last edit of one's own is on the disk
                             showUnlessShown(kept.get());
                         }
                     },
                     e -> messages.problem(e.getMessage()));
         }
+    }
+
+    private boolean beingWritten(String id) {
+        return writing.containsKey(id) || stepping.containsKey(id);
     }
 
     /** Takes the last edit of a match back; undo after undo goes back to its beginning. */
@@ -220,38 +238,58 @@ public final class Records {
         athletes = null;
     }
 
-    void replace(List<MatchRecord> next) {
-        keep(next);
+    /** All records were read anew. */
+    void replace(LibraryContent content) {
+        keep(content.matches());
+        fresh = new Heads.Read(all, content.counts());
         listeners.forEach(l -> l.recordsChanged(all));
     }
 
     /** Takes in new matches: all of them or, with a message, none. */
     public void add(List<MatchRecord> records, Runnable added) {
-        reading(() -> library.addAll(records), added);
+        Set<String> ids = new TreeSet<>();
+        records.forEach(r -> ids.add(r.id()));
+        readOnly(ids, () -> library.addAll(records), added);
     }
 
     /** Takes a match out of the list, or back in. */
     public void setRemoved(String match, boolean removed) {
-        reading(() -> library.setRemoved(match, removed), () -> {});
+        readOnly(Set.of(match), () -> library.setRemoved(match, removed), () -> {});
     }
 
     /** Reads all matches anew after the library was changed otherwise. */
     public void readAnew() {
-        reading(() -> {}, () -> {});
+        tasks.write(() -> LibraryContent.of(library), this::replace, e -> messages.problem(e.getMessage()));
     }
 
     private interface LibraryChange {
         void make() throws LibraryException;
     }
 
-    private void reading(LibraryChange change, Runnable then) {
+    /** Makes a change and reads those matches that it is about; all others stay as they are shown. */
+    private void readOnly(Set<String> ids, LibraryChange change, Runnable then) {
         tasks.write(
                 () -> {
                     change.make();
-                    return library.matches();
+                    Map<String, MatchRecord> read = new HashMap<>();
+                    for (String id : ids) {
+                        library.visible(id).ifPresent(r -> read.put(id, r));
+                    }
+                    return read;
                 },
                 read -> {
-                    replace(read);
+                    List<MatchRecord> next = new ArrayList<>();
+                    for (MatchRecord r : all) {
+                        boolean stays = read.containsKey(r.id()) && beingWritten(r.id());
+                        if (!ids.contains(r.id()) || stays) {
+                            next.add(r);
+                            read.remove(r.id());
+                        }
+                    }
+                    next.addAll(read.values());
+                    next.sort(Heads.OLDEST_FIRST);
+                    keep(next);
+                    listeners.forEach(l -> l.recordsChanged(all));
                     then.run();
                 },
                 e -> messages.problem(e.getMessage()));

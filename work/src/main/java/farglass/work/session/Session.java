@@ -7,6 +7,7 @@ import farglass.rules.Ruleset;
 import farglass.rules.RulesetReader;
 import farglass.rules.Rulesets;
 import farglass.store.Forgetting;
+import farglass.store.Heads;
 import farglass.store.Library;
 import farglass.store.TeamChange;
 import farglass.tendency.LibraryIndex;
@@ -48,6 +49,7 @@ public final class Session implements AutoCloseable {
     private LibraryIndex index;
     private List<MatchRecord> indexed = List.of();
     private final Object indexLock = new Object();
+    private final Upkeep upkeep;
     private boolean closed;
     /** Null for a library of one's own, and where nobody asked for it. */
     private @Nullable TeamLink team;
@@ -70,11 +72,15 @@ public final class Session implements AutoCloseable {
         this.lexicon = words.lexicon();
         this.rulesets = words.rulesets();
         this.teamLexicon = new TeamLexicon(preferences, words.terms());
-        this.records = new Records(content.matches(), library, tasks, messages);
+        this.records = new Records(content, tasks, messages);
         this.assignments = new Assignments(content.assignments(), library, tasks, messages);
         this.plans = new Plans(content.plans(), library, tasks, messages);
         this.drafts = new Drafts(content.drafts(), records, lexicon, library, tasks, messages);
         this.index = LibraryIndex.empty(lexicon);
+        this.upkeep = new Upkeep(library, lexicon);
+        if (!library.readOnly() && content.matches().size() > LibraryContent.READ_WHOLE) {
+            upkeep.start();
+        }
     }
 
     /** From now on the library is kept at the same as its team's, if it is a mirror of one. */
@@ -225,8 +231,14 @@ public final class Session implements AutoCloseable {
     public LibraryIndex index() {
         synchronized (indexLock) {
             List<MatchRecord> now = records.all();
+            Heads.Read read = records.fresh();
             if (now != indexed) {
-                index = index.with(now);
+                boolean begins = index.records().isEmpty()
+                        || (read.matches() == now && !read.counts().isEmpty());
+                index = begins
+                        ? LibraryIndex.of(read.matches(), lexicon, read.counts())
+                                .with(now)
+                        : index.with(now);
                 indexed = now;
             }
             return index;
@@ -248,7 +260,7 @@ public final class Session implements AutoCloseable {
         assignments.replace(now.assignments());
         plans.replace(now.plans());
         drafts.replace(now.drafts());
-        records.replace(now.matches());
+        records.replace(now);
         listeners.forEach(SessionListener::replaced);
     }
 
@@ -281,6 +293,7 @@ public final class Session implements AutoCloseable {
     public synchronized void close() {
         if (!closed) {
             closed = true;
+            upkeep.close();
             tasks.close();
             if (team != null) {
                 team.close();
