@@ -316,7 +316,7 @@ class FilmRoomTest extends DeskDriver {
         assertThat(told()).contains("\"moon\" is neither");
         set("#reel-query", "double legs left 2+");
         fire("#reel-only-open");
-        assertThat(told()).matches("[1-9]\\d* moments, .* in the reel\\.");
+        await("found", () -> ((Labeled) find("#reel-told")).getText().matches("[1-9]\\d* moments, .* in the reel\\."));
         fire("#reel-nameless");
         fire("#reel-write");
         awaitNotice("Written: ");

@@ -70,8 +70,7 @@ final class StudySheet extends StackPane {
         desk.tasks()
                 .query(
                         "study",
-                        () -> StudyOrder.of(
-                                records, Profile.of(records, athlete, Filter.ALL, desk.lexicon(), SEED), aim),
+                        () -> StudyOrder.of(records, Profile.of(desk.index(), athlete, Filter.ALL, SEED), aim),
                         this::show,
                         e -> desk.notices().problem(Words.of("profile.failed", e.getMessage())));
     }

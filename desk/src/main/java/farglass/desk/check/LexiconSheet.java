@@ -225,15 +225,31 @@ final class LexiconSheet extends StackPane {
             told.setText(Words.of("lexicon.into.unknown", into.getText()));
             return;
         }
+        Term there = to.get();
+        List<MatchRecord> all = List.copyOf(desk.matches());
+        // reads the tags of all matches, so not on the interface thread
+        desk.tasks()
+                .query(
+                        "merge",
+                        () -> all.stream()
+                                .filter(r -> TermMerge.edit(r, from.code(), there.code())
+                                        .isPresent())
+                                .map(MatchRecord::id)
+                                .toList(),
+                        found -> merge(found, from, there),
+                        e -> told.setText(e.getMessage()));
+    }
+
+    private void merge(List<String> found, Term from, Term to) {
         int matches = 0;
-        for (MatchRecord r : List.copyOf(desk.matches())) {
-            Optional<Edit> edit = TermMerge.edit(r, from.code(), to.get().code());
+        for (String id : found) {
+            Optional<Edit> edit = desk.match(id).flatMap(r -> TermMerge.edit(r, from.code(), to.code()));
             if (edit.isPresent()) {
-                desk.edit(r.id(), edit.get());
+                desk.edit(id, edit.get());
                 matches++;
             }
         }
-        told.setText(Words.of("lexicon.merged", matches, from.name(), to.get().name()));
+        told.setText(Words.of("lexicon.merged", matches, from.name(), to.name()));
     }
 
     /** A house term is like the chosen one in all but its words. */

@@ -38,6 +38,9 @@ import javafx.scene.shape.Rectangle;
  */
 public final class ReelSheet extends StackPane {
     private static final int MOST = 120;
+    /** The question that is asked of the matches. */
+    private static final String SEARCH = "reel";
+
     private static final long STEP_MS = 500;
 
     private final Desk desk;
@@ -104,30 +107,54 @@ public final class ReelSheet extends StackPane {
             return;
         }
         cuts.clear();
-        List<MatchRecord> where = onlyOpen.isSelected() && desk.openRecord().get() != null
-                ? List.of(desk.openRecord().get())
-                : desk.matches();
-        int found = 0;
-        int without = 0;
-        for (MatchRecord r : where) {
-            for (int index : read.query().in(r, desk.lexicon())) {
-                found++;
-                if (!onFilm(r, index)) {
-                    without++;
-                } else if (cuts.size() < MOST) {
-                    cuts.add(Cut.of(r.id(), index));
-                }
-            }
-        }
-        told.setText(
-                query.getText().isBlank() ? Words.of("reel.how") : Words.of("reel.found", found, without, cuts.size()));
-        if (query.getText().isBlank()) {
-            cuts.clear();
-        }
+        fill();
         if (title.getText().isBlank() || title.getText().equals(lastTitle)) {
             lastTitle = query.getText().strip();
             title.setText(lastTitle);
         }
+        if (query.getText().isBlank()) {
+            told.setText(Words.of("reel.how"));
+            // nor is the answer to an earlier question wanted any more
+            desk.tasks().query(SEARCH, () -> true, none -> {}, e -> {});
+            return;
+        }
+        told.setText(Words.of("reel.searching"));
+        List<MatchRecord> where = onlyOpen.isSelected() && desk.openRecord().get() != null
+                ? List.of(desk.openRecord().get())
+                : List.copyOf(desk.matches());
+        desk.tasks().query(SEARCH, () -> found(read.query(), where), this::show, e -> told.setText(e.getMessage()));
+    }
+
+    /**
+     * What was found.
+     *
+     * @param moments how many, of which {@code without} are not on a film that is there
+     * @param cuts the first of those that are
+     */
+    private record Found(int moments, int without, List<Cut> cuts) {}
+
+    /** Reads the tags of all matches that are looked through, so not on the interface thread. */
+    private Found found(TagQuery wanted, List<MatchRecord> where) {
+        List<Cut> first = new ArrayList<>();
+        int moments = 0;
+        int without = 0;
+        for (MatchRecord r : where) {
+            for (int index : wanted.in(r, desk.lexicon())) {
+                moments++;
+                if (!onFilm(r, index)) {
+                    without++;
+                } else if (first.size() < MOST) {
+                    first.add(Cut.of(r.id(), index));
+                }
+            }
+        }
+        return new Found(moments, without, first);
+    }
+
+    private void show(Found found) {
+        cuts.clear();
+        cuts.addAll(found.cuts());
+        told.setText(Words.of("reel.found", found.moments(), found.without(), cuts.size()));
         fill();
     }
 
