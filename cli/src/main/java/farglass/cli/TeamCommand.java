@@ -159,7 +159,10 @@ final class TeamCommand {
                             file + " is no mirror of a team. Nothing was changed. Give --team URL to make it one."));
             Exchange.Done done;
             try (TeamServer server = TeamServer.open(address(state.url()))) {
-                Exchange exchange = new Exchange(library, server);
+                Exchange exchange = new Exchange(
+                        library,
+                        server,
+                        share -> output.say(Math.round(100 * share) + " % of the team's library is here."));
                 done = push ? exchange.both() : exchange.read();
             }
             Upkeep.now(library);

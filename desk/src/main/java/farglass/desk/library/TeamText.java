@@ -15,6 +15,9 @@ public final class TeamText {
 
     /** For the sheet. */
     public static String state(TeamStatus s) {
+        if (s.reached() && s.came() != null) {
+            return Words.of("team.coming", percent(s));
+        }
         if (s.reached()) {
             return s.waiting() == 0 ? Words.of("team.up-to-date") : Words.of("team.waiting", s.waiting());
         }
@@ -30,9 +33,7 @@ public final class TeamText {
      * @param match the open match, or null
      */
     public static String line(TeamStatus s, String match) {
-        String line = s.reached() && s.waiting() == 0
-                ? Words.of("team.rail")
-                : s.reached() ? Words.of("team.rail.waiting", s.waiting()) : Words.of("team.rail.away", s.waiting());
+        String line = s.reached() ? reached(s) : Words.of("team.rail.away", s.waiting());
         if (s.clashes() > 0) {
             line += "\n" + Words.of("team.rail.clashes", s.clashes());
         }
@@ -46,5 +47,16 @@ public final class TeamText {
                             here.stream().map(TeamStatus.Present::name).collect(Collectors.joining(", ")));
         }
         return line;
+    }
+
+    private static String reached(TeamStatus s) {
+        if (s.came() != null) {
+            return Words.of("team.rail.coming", percent(s));
+        }
+        return s.waiting() == 0 ? Words.of("team.rail") : Words.of("team.rail.waiting", s.waiting());
+    }
+
+    private static long percent(TeamStatus s) {
+        return s.came() == null ? 100 : Math.round(100 * s.came());
     }
 }

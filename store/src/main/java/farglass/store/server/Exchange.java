@@ -12,6 +12,7 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.function.DoubleConsumer;
 
 /**
  * Brings a mirror and its team to the same: what waits is sent behind what was read, in order; where somebody else was
@@ -21,17 +22,29 @@ import java.util.Set;
 public final class Exchange {
     private static final int STEPS_SENT = 50;
     private static final int STEPS_READ = 500;
+    /** Things of a page when everything comes. */
+    private static final int ITEMS_READ = 100;
 
     private final Mirror mirror;
     private final TeamServer server;
+    private final DoubleConsumer progress;
     private final Map<TeamChange.Kind, Set<String>> changed = new EnumMap<>(TeamChange.Kind.class);
     private int sent;
     private int refused;
 
     /** @param library a mirror */
     public Exchange(Library library, TeamServer server) {
+        this(library, server, share -> {});
+    }
+
+    /**
+     * @param library a mirror
+     * @param progress hears how much of everything is there, 0 to 1, while the mirror is filled for the first time
+     */
+    public Exchange(Library library, TeamServer server, DoubleConsumer progress) {
         this.mirror = library.mirror();
         this.server = server;
+        this.progress = progress;
     }
 
     /**
@@ -118,6 +131,13 @@ public final class Exchange {
         return Map.copyOf(changed);
     }
 
+    /** The same, of which nothing is told again later. */
+    public Map<TeamChange.Kind, Set<String>> takeChanged() {
+        Map<TeamChange.Kind, Set<String>> now = changed();
+        changed.clear();
+        return now;
+    }
+
     private Done done() {
         return new Done(changed, sent, refused);
     }
@@ -161,12 +181,27 @@ public final class Exchange {
         return came;
     }
 
-    /** The mirror has nothing yet: everything comes as it is, without how it came about. */
+    /**
+     * The mirror has nothing yet: everything comes as it is, without how it came about, page by page. What is changed
+     * meanwhile comes again as steps behind the place at which this begins. Broken off, it begins anew.
+     */
     private void first() throws LibraryException, TeamException {
-        mirror.team(server.team().id());
-        TeamServer.Snapshot all = server.everything();
-        note(mirror.take(all.items(), contained()));
-        mirror.reached(all.place());
+        TeamServer.Team team = server.team();
+        mirror.team(team.id());
+        long all = server.size();
+        long came = 0;
+        long behind = 0;
+        while (true) {
+            TeamServer.Page page = server.page(behind, ITEMS_READ);
+            if (page.items().isEmpty()) {
+                mirror.reached(team.last());
+                return;
+            }
+            note(mirror.take(page.items(), contained()));
+            behind = page.last();
+            came += page.items().size();
+            progress.accept(Math.min(1, came / (double) Math.max(1, all)));
+        }
     }
 
     private void whole(List<TeamItem> unknown) throws LibraryException, TeamException {

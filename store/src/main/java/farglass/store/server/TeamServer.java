@@ -200,21 +200,65 @@ public final class TeamServer implements AutoCloseable {
                 null);
     }
 
-    /** Everything as it is, with the place that this is true for. */
-    public record Snapshot(List<TeamItem> items, long place) {
-        public Snapshot {
+    /**
+     * Some of what the library holds, as it is.
+     *
+     * @param last place at which the last of them came; the page behind it is asked for by it
+     */
+    public record Page(List<TeamItem> items, long last) {
+        public Page {
             items = List.copyOf(items);
         }
     }
 
-    /** Everything that this login may see, as it is. */
-    public Snapshot everything() throws TeamException {
+    /** How many things there are that this login may see. */
+    public long size() throws TeamException {
+        return ask("SELECT count(*) FROM item", s -> {}, r -> r.getLong(1)).get(0);
+    }
+
+    /** The next things behind a place, in the order in which they came; an empty page when there are no more. */
+    public Page page(long behind, int most) throws TeamException {
+        return together(() -> {
+            long last = ask(
+                            "SELECT coalesce(max(first_place), 0) FROM (SELECT first_place FROM item WHERE first_place > ?"
+                                    + " ORDER BY first_place LIMIT ?) p",
+                            s -> {
+                                s.setLong(1, behind);
+                                s.setInt(2, most);
+                            },
+                            r -> r.getLong(1))
+                    .get(0);
+            return new Page(
+                    items(" WHERE i.first_place > ? AND i.first_place <= ?", s -> {
+                        s.setLong(1, behind);
+                        s.setLong(2, last);
+                    }),
+                    last);
+        });
+    }
+
+    /** One thing as it is; empty when there is none that this login may see. */
+    public Optional<TeamItem> item(TeamChange.Kind kind, String item) throws TeamException {
+        return together(() -> items(" WHERE i.kind = ? AND i.item = ?", s -> {
+                    s.setString(1, kind.code());
+                    s.setString(2, item);
+                }))
+                .stream()
+                .findFirst();
+    }
+
+    /** Several questions, one after the other. */
+    private interface Questions<T> {
+        T asked() throws TeamException;
+    }
+
+    /** Questions whose answers are of one moment: a document and the edits behind it must not be of two. */
+    private <T> T together(Questions<T> questions) throws TeamException {
         try {
             connection.setAutoCommit(false);
             try (Statement s = connection.createStatement()) {
                 s.execute("SET TRANSACTION ISOLATION LEVEL REPEATABLE READ READ ONLY");
-                long place = team().last();
-                return new Snapshot(items("", List.of()), place);
+                return questions.asked();
             } finally {
                 connection.rollback();
                 connection.setAutoCommit(true);
@@ -224,25 +268,19 @@ public final class TeamServer implements AutoCloseable {
         }
     }
 
-    /** One thing as it is; empty when there is none that this login may see. */
-    public Optional<TeamItem> item(TeamChange.Kind kind, String item) throws TeamException {
-        return items(" WHERE i.kind = ? AND i.item = ?", List.of(kind.code(), item)).stream()
-                .findFirst();
-    }
-
-    private List<TeamItem> items(String where, List<String> values) throws TeamException {
+    private List<TeamItem> items(String where, Setting setting) throws TeamException {
         List<TeamItem> items = new ArrayList<>();
         Map<String, List<String>> later = new HashMap<>();
         ask(
                         "SELECT i.kind, i.item, c.body FROM item i JOIN change c ON c.kind = i.kind AND c.item = i.item"
                                 + " AND c.n > i.document_n AND c.act = 'edit'" + where + " ORDER BY c.place",
-                        s -> set(s, values),
+                        setting,
                         r -> List.of(r.getString(1) + " " + r.getString(2), r.getString(3)))
                 .forEach(e ->
                         later.computeIfAbsent(e.get(0), k -> new ArrayList<>()).add(e.get(1)));
         for (TeamItem i : ask(
                 "SELECT i.kind, i.item, i.n, i.document, i.removed FROM item i" + where + " ORDER BY i.first_place",
-                s -> set(s, values),
+                setting,
                 r -> new TeamItem(
                         TeamChange.Kind.of(r.getString(1)),
                         r.getString(2),
@@ -266,12 +304,6 @@ public final class TeamServer implements AutoCloseable {
         } catch (FormatException e) {
             throw new TeamException(
                     TeamException.Kind.OTHER, TeamWords.of("team.damaged", String.valueOf(e.getMessage())), e);
-        }
-    }
-
-    private static void set(PreparedStatement s, List<String> values) throws SQLException {
-        for (int i = 0; i < values.size(); i++) {
-            s.setString(i + 1, values.get(i));
         }
     }
 

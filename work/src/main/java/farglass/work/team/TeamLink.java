@@ -52,6 +52,8 @@ public final class TeamLink implements AutoCloseable {
     private volatile boolean closed;
     private volatile @Nullable String match;
     private List<TeamStatus.Present> present = List.of();
+    /** Null but while the team's library comes for the first time. */
+    private @Nullable Double came;
 
     /**
      * @param library a mirror
@@ -169,10 +171,18 @@ public final class TeamLink implements AutoCloseable {
 
     /** What came in is told also when the line breaks behind it. */
     private void exchange(TeamServer server) throws LibraryException, TeamException {
-        Exchange exchange = new Exchange(library, server);
+        Exchange[] running = new Exchange[1];
+        // while a library comes for the first time it is shown page by page
+        Exchange exchange = new Exchange(library, server, share -> {
+            told(running[0].takeChanged());
+            came = share;
+            status(true, null);
+        });
+        running[0] = exchange;
         try {
             exchange.both();
         } finally {
+            came = null;
             told(exchange.changed());
         }
     }
@@ -186,11 +196,11 @@ public final class TeamLink implements AutoCloseable {
     private void status(boolean reached, @Nullable String problem) {
         try {
             Mirror.State s = library.mirror().state().orElseThrow();
-            TeamStatus now = new TeamStatus(reached, s.waiting(), s.clashes(), s.reachedAt(), problem, present);
+            TeamStatus now = new TeamStatus(reached, s.waiting(), s.clashes(), s.reachedAt(), problem, present, came);
             results.execute(() -> listener.status(now));
         } catch (LibraryException e) {
             String why = WorkWords.of("team.unread", e.getMessage());
-            results.execute(() -> listener.status(new TeamStatus(false, 0, 0, null, why, List.of())));
+            results.execute(() -> listener.status(new TeamStatus(false, 0, 0, null, why, List.of(), null)));
         }
     }
 

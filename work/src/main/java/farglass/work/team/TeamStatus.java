@@ -13,6 +13,7 @@ import org.jspecify.annotations.Nullable;
  * @param reachedAt when it was last reached, or null
  * @param problem why it is not reached, or null
  * @param present who else is here
+ * @param came how much of the team's library is here, 0 to 1, while it comes for the first time; null when it is
  */
 public record TeamStatus(
         boolean reached,
@@ -20,7 +21,8 @@ public record TeamStatus(
         int clashes,
         @Nullable Instant reachedAt,
         @Nullable String problem,
-        List<Present> present) {
+        List<Present> present,
+        @Nullable Double came) {
     public TeamStatus {
         present = List.copyOf(present);
     }
