@@ -8,6 +8,7 @@ import farglass.store.server.TeamAddress;
 import farglass.store.server.TeamException;
 import farglass.store.server.TeamServer;
 import farglass.store.server.TeamSetup;
+import farglass.team.TeamRole;
 import farglass.work.session.Upkeep;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -79,10 +80,10 @@ final class TeamCommand {
         }
     }
 
-    private static TeamSetup.Role role(String word, @Nullable String athlete) {
-        for (TeamSetup.Role r : TeamSetup.Role.values()) {
+    private static TeamRole role(String word, @Nullable String athlete) {
+        for (TeamRole r : TeamRole.values()) {
             if (r.code().equals(word.toLowerCase(Locale.ROOT))) {
-                if ((r == TeamSetup.Role.ATHLETE) != (athlete != null)) {
+                if ((r == TeamRole.ATHLETE) != (athlete != null)) {
                     throw new IllegalArgumentException("--athlete ID goes with the role athlete, and only with it");
                 }
                 return r;

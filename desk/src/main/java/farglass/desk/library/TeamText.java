@@ -34,6 +34,9 @@ public final class TeamText {
      */
     public static String line(TeamStatus s, String match) {
         String line = s.reached() ? reached(s) : Words.of("team.rail.away", s.waiting());
+        if (s.role() != null && !s.role().bringsMatches()) {
+            line += "\n" + Words.of("team.rail." + s.role().code());
+        }
         if (s.clashes() > 0) {
             line += "\n" + Words.of("team.rail.clashes", s.clashes());
         }

@@ -530,7 +530,11 @@ public final class Desk implements AutoCloseable {
 
     private void choose(Assignment a) {
         assignments.setAll(session.assignments().all());
-        assignment.set(a);
+        // as it was kept, which may be otherwise than it was wanted
+        assignment.set(assignments.stream()
+                .filter(kept -> kept.id().equals(a.id()))
+                .findFirst()
+                .orElse(assignment.get()));
     }
 
     /** Learns the likely next tags from the newest records, in the background. */

@@ -3,6 +3,7 @@ package farglass.store.server;
 import com.fasterxml.jackson.databind.ObjectMapper;
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
+import farglass.match.Coded;
 import farglass.match.Edit;
 import farglass.match.MatchRecord;
 import farglass.store.Mirror;
@@ -12,6 +13,7 @@ import farglass.store.json.EditJson;
 import farglass.store.json.FormatException;
 import farglass.store.json.MatchJson;
 import farglass.store.json.PlanJson;
+import farglass.team.TeamRole;
 import java.sql.Connection;
 import java.sql.PreparedStatement;
 import java.sql.ResultSet;
@@ -77,6 +79,13 @@ public final class TeamServer implements AutoCloseable {
                 .findFirst()
                 .orElseThrow(() -> new TeamException(
                         TeamException.Kind.REFUSED, TeamWords.of("team.no-member"), new SQLException("no row")));
+    }
+
+    /** What this login may do; empty when it is no member. */
+    public Optional<TeamRole> role() throws TeamException {
+        return ask("SELECT role FROM member WHERE login = session_user", s -> {}, r -> r.getString(1)).stream()
+                .findFirst()
+                .flatMap(code -> Coded.parse(TeamRole.class, code));
     }
 
     /**

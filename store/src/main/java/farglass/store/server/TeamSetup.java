@@ -1,5 +1,6 @@
 package farglass.store.server;
 
+import farglass.team.TeamRole;
 import java.sql.Connection;
 import java.sql.PreparedStatement;
 import java.sql.ResultSet;
@@ -7,7 +8,6 @@ import java.sql.SQLException;
 import java.sql.Statement;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import org.flywaydb.core.Flyway;
 import org.flywaydb.core.api.FlywayException;
 import org.jspecify.annotations.Nullable;
@@ -17,23 +17,6 @@ import org.postgresql.ds.PGSimpleDataSource;
 /** Makes a team's library in a database, brings it to today's form, and says who may do what in it. */
 public final class TeamSetup {
     private TeamSetup() {}
-
-    /** What somebody may do. */
-    public enum Role {
-        /** Everything, and says who may do what. */
-        OWNER,
-        /** Tags, and all else but training rounds that others brought. */
-        ANALYST,
-        /** Reads, remarks and plans. */
-        COACH,
-        /** Reads what is his own. */
-        ATHLETE;
-
-        /** As it is written. */
-        public String code() {
-            return name().toLowerCase(Locale.ROOT);
-        }
-    }
 
     /**
      * Makes the tables, or brings them to today's form; who makes them is the owner. The login needs to be allowed to
@@ -89,7 +72,7 @@ public final class TeamSetup {
      *
      * @param athlete id of the athlete, for {@link Role#ATHLETE}; else null
      */
-    public static void member(TeamAddress address, String login, Role role, @Nullable String athlete)
+    public static void member(TeamAddress address, String login, TeamRole role, @Nullable String athlete)
             throws TeamException {
         try (Connection c = connect(address)) {
             c.setAutoCommit(false);

@@ -14,6 +14,7 @@ import farglass.match.TagInfo;
 import farglass.store.Library;
 import farglass.store.Samples;
 import farglass.store.TeamChange;
+import farglass.team.TeamRole;
 import farglass.time.MatchTime;
 import java.nio.file.Path;
 import java.sql.Connection;
@@ -91,7 +92,7 @@ class TeamRightsTest {
 
     @Test
     void anAthleteReadsNothingButHisOwn() throws Exception {
-        TeamAddress athlete = TestServer.member(owner, "ansa", TeamSetup.Role.ATHLETE, ANSA);
+        TeamAddress athlete = TestServer.member(owner, "ansa", TeamRole.ATHLETE, ANSA);
         assertThat(rows(athlete, "SELECT item FROM farglass.item WHERE kind = 'match' ORDER BY 1"))
                 .containsExactly("ansas", "round");
         assertThat(rows(athlete, "SELECT DISTINCT item FROM farglass.change WHERE kind = 'match' ORDER BY 1"))
@@ -124,14 +125,14 @@ class TeamRightsTest {
                 "SELECT pg_read_file('/etc/passwd')"
             })
     void noStatementOpensMore(String statement) throws Exception {
-        TeamAddress athlete = TestServer.member(owner, "ansa", TeamSetup.Role.ATHLETE, ANSA);
+        TeamAddress athlete = TestServer.member(owner, "ansa", TeamRole.ATHLETE, ANSA);
         assertThatThrownBy(() -> rows(athlete, statement)).isInstanceOf(SQLException.class);
         assertThat(rows(owner, "SELECT count(*) FROM farglass.change")).containsExactly("5");
     }
 
     @Test
     void aFunctionThatLooksAtRowsIsShownNoneThatAreHidden() throws Exception {
-        TeamAddress athlete = TestServer.member(owner, "ansa", TeamSetup.Role.ATHLETE, ANSA);
+        TeamAddress athlete = TestServer.member(owner, "ansa", TeamRole.ATHLETE, ANSA);
         String leak = "CREATE FUNCTION pg_temp.look(text) RETURNS boolean LANGUAGE plpgsql COST 0.0001 AS"
                 + " $$ BEGIN RAISE NOTICE '%', $1; RETURN true; END $$";
         String user = athlete.url().replaceFirst(".*user=", "");
@@ -148,7 +149,7 @@ class TeamRightsTest {
 
     @Test
     void theirMirrorHoldsNoMoreThanThat() throws Exception {
-        TeamAddress athlete = TestServer.member(owner, "ansa", TeamSetup.Role.ATHLETE, ANSA);
+        TeamAddress athlete = TestServer.member(owner, "ansa", TeamRole.ATHLETE, ANSA);
         try (Library l = mirror("athlete", athlete)) {
             exchange(l, athlete);
             assertThat(l.matches()).extracting(MatchRecord::id).containsExactlyInAnyOrder("ansas", "round");
@@ -162,7 +163,7 @@ class TeamRightsTest {
 
     @Test
     void aTrainingRoundStaysWithWhomItBelongsTo() throws Exception {
-        TeamAddress analyst = TestServer.member(owner, "omar", TeamSetup.Role.ANALYST, null);
+        TeamAddress analyst = TestServer.member(owner, "omar", TeamRole.ANALYST, null);
         String matches = "SELECT item FROM farglass.item WHERE kind = 'match' ORDER BY 1";
         assertThat(rows(analyst, matches)).containsExactly("ansas", "others");
         try (TeamServer server = TeamServer.open(analyst)) {
@@ -180,13 +181,13 @@ class TeamRightsTest {
                     null);
             assertThatThrownBy(() -> server.append("m", List.of(edit))).hasMessageContaining("not yours");
         }
-        assertThat(rows(TestServer.member(owner, "coach", TeamSetup.Role.COACH, null), matches))
+        assertThat(rows(TestServer.member(owner, "coach", TeamRole.COACH, null), matches))
                 .contains("round");
     }
 
     @Test
     void aCoachRemarksAndPlansAndTagsNothing() throws Exception {
-        TeamAddress coach = TestServer.member(owner, "coach", TeamSetup.Role.COACH, null);
+        TeamAddress coach = TestServer.member(owner, "coach", TeamRole.COACH, null);
         try (Library l = mirror("coach", coach);
                 Library own = mirror("owner", owner)) {
             exchange(l, coach);
@@ -216,7 +217,7 @@ class TeamRightsTest {
 
     @Test
     void whoLeavesReadsNothing() throws Exception {
-        TeamAddress omar = TestServer.member(owner, "omar", TeamSetup.Role.ANALYST, null);
+        TeamAddress omar = TestServer.member(owner, "omar", TeamRole.ANALYST, null);
         assertThat(TeamSetup.members(owner)).hasSize(2);
         TeamSetup.leave(owner, omar.url().replaceFirst(".*user=", ""));
         assertThat(TeamSetup.members(owner)).hasSize(1);

@@ -1,5 +1,6 @@
 package farglass.store.server;
 
+import farglass.team.TeamRole;
 import io.zonky.test.db.postgres.embedded.EmbeddedPostgres;
 import java.io.IOException;
 import java.sql.Connection;
@@ -66,7 +67,7 @@ public final class TestServer {
     }
 
     /** A login of the server that is of the team of an address. */
-    static TeamAddress member(TeamAddress owner, String login, TeamSetup.Role role, String athlete)
+    public static TeamAddress member(TeamAddress owner, String login, TeamRole role, String athlete)
             throws TeamException {
         String own = login + NUMBER.incrementAndGet();
         run("postgres", "postgres", "CREATE ROLE " + own + " LOGIN");

@@ -2,6 +2,7 @@ package farglass.work.session;
 
 import farglass.plan.Assignment;
 import farglass.store.Library;
+import farglass.team.TeamRole;
 import farglass.work.task.Tasks;
 import farglass.work.words.WorkWords;
 import java.util.ArrayDeque;
@@ -15,10 +16,12 @@ public final class Assignments {
     private final Library library;
     private final Tasks tasks;
     private final Messages messages;
+    private final Rights rights;
     private final Deque<Assignment> earlier = new ArrayDeque<>();
     private List<Assignment> all;
 
-    Assignments(List<Assignment> all, Library library, Tasks tasks, Messages messages) {
+    Assignments(List<Assignment> all, Library library, Tasks tasks, Messages messages, Rights rights) {
+        this.rights = rights;
         this.all = List.copyOf(all);
         this.library = library;
         this.tasks = tasks;
@@ -36,8 +39,11 @@ public final class Assignments {
         all = List.copyOf(next);
     }
 
-    /** Keeps an assignment, new or changed. */
+    /** Keeps an assignment, new or changed; where one may not, with a message and nothing else. */
     public void save(Assignment a) {
+        if (!rights.grant(TeamRole::plans)) {
+            return;
+        }
         all.stream()
                 .filter(x -> x.id().equals(a.id()) && !x.equals(a))
                 .findFirst()

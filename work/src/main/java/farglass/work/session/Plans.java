@@ -2,6 +2,7 @@ package farglass.work.session;
 
 import farglass.plan.Plan;
 import farglass.store.Library;
+import farglass.team.TeamRole;
 import farglass.work.task.Tasks;
 import farglass.work.words.WorkWords;
 import java.util.ArrayList;
@@ -16,10 +17,12 @@ public final class Plans {
     private final Library library;
     private final Tasks tasks;
     private final Messages messages;
+    private final Rights rights;
     private final List<SessionListener> listeners = new ArrayList<>();
     private final Map<String, Plan> byId = new LinkedHashMap<>();
 
-    Plans(List<Plan> all, Library library, Tasks tasks, Messages messages) {
+    Plans(List<Plan> all, Library library, Tasks tasks, Messages messages, Rights rights) {
+        this.rights = rights;
         this.library = library;
         this.tasks = tasks;
         this.messages = messages;
@@ -57,6 +60,11 @@ public final class Plans {
      * Keeps the next version of a plan. When it cannot be written, the version on disk is shown again, with a message.
      */
     public void change(Plan before, Plan next) {
+        if (!rights.grant(TeamRole::plans)) {
+            // whoever has changed a field sees again what stands
+            show(before);
+            return;
+        }
         show(next);
         tasks.write(
                 () -> {

@@ -7,6 +7,7 @@ import farglass.match.MatchRecord;
 import farglass.store.Heads;
 import farglass.store.Library;
 import farglass.store.LibraryException;
+import farglass.team.TeamRole;
 import farglass.work.task.Tasks;
 import farglass.work.words.WorkWords;
 import java.util.ArrayDeque;
@@ -35,6 +36,7 @@ public final class Records {
     private final Library library;
     private final Tasks tasks;
     private final Messages messages;
+    private final Rights rights;
     private final List<SessionListener> listeners = new ArrayList<>();
     /** Never changed in place. */
     private volatile List<MatchRecord> all;
@@ -53,7 +55,8 @@ public final class Records {
     /** Records that were read anew, with what was counted of them, for the index to begin from. */
     private volatile Heads.Read fresh;
 
-    Records(LibraryContent content, Tasks tasks, Messages messages) {
+    Records(LibraryContent content, Tasks tasks, Messages messages, Rights rights) {
+        this.rights = rights;
         this.library = content.library();
         this.all = List.copyOf(content.matches());
         this.fresh = new Heads.Read(all, content.counts());
@@ -112,6 +115,9 @@ public final class Records {
      * a message.
      */
     public void edit(String match, Edit edit) {
+        if (!rights.grant(role -> role.makes(edit))) {
+            return;
+        }
         Deque<Edit> waiting = stepping.get(match);
         if (waiting != null) {
             waiting.add(edit);
@@ -247,6 +253,9 @@ public final class Records {
 
     /** Takes in new matches: all of them or, with a message, none. */
     public void add(List<MatchRecord> records, Runnable added) {
+        if (!rights.grant(TeamRole::bringsMatches)) {
+            return;
+        }
         Set<String> ids = new TreeSet<>();
         records.forEach(r -> ids.add(r.id()));
         readOnly(ids, () -> library.addAll(records), added);
@@ -254,7 +263,9 @@ public final class Records {
 
     /** Takes a match out of the list, or back in. */
     public void setRemoved(String match, boolean removed) {
-        readOnly(Set.of(match), () -> library.setRemoved(match, removed), () -> {});
+        if (rights.grant(TeamRole::bringsMatches)) {
+            readOnly(Set.of(match), () -> library.setRemoved(match, removed), () -> {});
+        }
     }
 
     /** Reads all matches anew after the library was changed otherwise. */

@@ -37,6 +37,7 @@ public final class Session implements AutoCloseable {
     private final Clock clock;
     private final Tasks tasks;
     private final Messages messages;
+    private final Rights rights;
     private final Preferences preferences;
     private final Lexicon lexicon;
     private final TeamLexicon teamLexicon;
@@ -62,6 +63,7 @@ public final class Session implements AutoCloseable {
         this.clock = clock;
         this.tasks = tasks;
         this.messages = messages;
+        this.rights = new Rights(messages);
         this.preferences = new Preferences(content.settings(), library, tasks, messages);
         this.author = preferences.get(Preferences.NAME).orElse(author);
         library.author(this.author);
@@ -72,9 +74,9 @@ public final class Session implements AutoCloseable {
         this.lexicon = words.lexicon();
         this.rulesets = words.rulesets();
         this.teamLexicon = new TeamLexicon(preferences, words.terms());
-        this.records = new Records(content, tasks, messages);
-        this.assignments = new Assignments(content.assignments(), library, tasks, messages);
-        this.plans = new Plans(content.plans(), library, tasks, messages);
+        this.records = new Records(content, tasks, messages, rights);
+        this.assignments = new Assignments(content.assignments(), library, tasks, messages, rights);
+        this.plans = new Plans(content.plans(), library, tasks, messages, rights);
         this.drafts = new Drafts(content.drafts(), records, lexicon, library, tasks, messages);
         this.index = LibraryIndex.empty(lexicon);
         this.upkeep = new Upkeep(library, lexicon);
@@ -130,6 +132,7 @@ public final class Session implements AutoCloseable {
 
         @Override
         public void status(TeamStatus now) {
+            rights.role(now.role());
             listeners.forEach(l -> l.teamChanged(now));
         }
     }

@@ -8,6 +8,7 @@ import farglass.store.server.Exchange;
 import farglass.store.server.TeamAddress;
 import farglass.store.server.TeamException;
 import farglass.store.server.TeamServer;
+import farglass.team.TeamRole;
 import farglass.work.words.WorkWords;
 import java.util.List;
 import java.util.Map;
@@ -52,6 +53,9 @@ public final class TeamLink implements AutoCloseable {
     private volatile boolean closed;
     private volatile @Nullable String match;
     private List<TeamStatus.Present> present = List.of();
+    /** What one may do there; null while it has not been reached. */
+    private volatile @Nullable TeamRole role;
+
     /** Null but while the team's library comes for the first time. */
     private @Nullable Double came;
 
@@ -102,6 +106,7 @@ public final class TeamLink implements AutoCloseable {
         while (!closed) {
             try (TeamServer server = TeamServer.open(address())) {
                 moved = true;
+                role = server.role().orElse(null);
                 while (!closed) {
                     nudged = false;
                     long begun = System.nanoTime();
@@ -196,11 +201,12 @@ public final class TeamLink implements AutoCloseable {
     private void status(boolean reached, @Nullable String problem) {
         try {
             Mirror.State s = library.mirror().state().orElseThrow();
-            TeamStatus now = new TeamStatus(reached, s.waiting(), s.clashes(), s.reachedAt(), problem, present, came);
+            TeamStatus now =
+                    new TeamStatus(reached, s.waiting(), s.clashes(), s.reachedAt(), problem, present, role, came);
             results.execute(() -> listener.status(now));
         } catch (LibraryException e) {
             String why = WorkWords.of("team.unread", e.getMessage());
-            results.execute(() -> listener.status(new TeamStatus(false, 0, 0, null, why, List.of(), null)));
+            results.execute(() -> listener.status(new TeamStatus(false, 0, 0, null, why, List.of(), role, null)));
         }
     }
 

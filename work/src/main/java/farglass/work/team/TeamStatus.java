@@ -1,5 +1,6 @@
 package farglass.work.team;
 
+import farglass.team.TeamRole;
 import java.time.Instant;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
@@ -13,6 +14,7 @@ import org.jspecify.annotations.Nullable;
  * @param reachedAt when it was last reached, or null
  * @param problem why it is not reached, or null
  * @param present who else is here
+ * @param role what one may do there; null while it is not known
  * @param came how much of the team's library is here, 0 to 1, while it comes for the first time; null when it is
  */
 public record TeamStatus(
@@ -22,6 +24,7 @@ public record TeamStatus(
         @Nullable Instant reachedAt,
         @Nullable String problem,
         List<Present> present,
+        @Nullable TeamRole role,
         @Nullable Double came) {
     public TeamStatus {
         present = List.copyOf(present);

@@ -6,19 +6,23 @@ import farglass.lexicon.Lexicon;
 import farglass.match.Corner;
 import farglass.match.Edit;
 import farglass.match.MatchRecord;
+import farglass.match.RemarkKind;
 import farglass.match.Tag;
 import farglass.match.TagIds;
+import farglass.match.TagInfo;
 import farglass.plan.Plan;
 import farglass.simulate.DemoLibrary;
 import farglass.store.Library;
 import farglass.store.server.TeamAddress;
 import farglass.store.server.TestServer;
+import farglass.team.TeamRole;
 import farglass.time.MatchTime;
 import farglass.work.OpenSession;
 import farglass.work.session.SessionListener;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.concurrent.Callable;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
@@ -152,5 +156,60 @@ class TeamLinkTest {
         tag(ines, 1000);
         ines.session().close();
         await(() -> shown(omar).tags().size() == before + 1);
+    }
+
+    @Test
+    void whatARoleMayNotDoIsRefusedAtOnce() throws Exception {
+        Path file = folder.resolve("coach.farglass");
+        try (Library l = Library.open(file, OpenSession.NOON)) {
+            l.mirror()
+                    .attach(TestServer.member(team, "cora", TeamRole.COACH, null)
+                            .url());
+        }
+        OpenSession cora = OpenSession.of(file, List.of());
+        open.add(cora);
+        List<TeamStatus> hers = java.util.Collections.synchronizedList(new ArrayList<>());
+        cora.on(() -> cora.session().listen(new SessionListener() {
+            @Override
+            public void teamChanged(TeamStatus now) {
+                hers.add(now);
+            }
+        }));
+        cora.on(() -> cora.session().joinTeam());
+        await(() -> cora.session().records().match(match.id()).isPresent());
+        await(() -> hers.stream().anyMatch(s -> s.role() == TeamRole.COACH));
+        MatchRecord before = cora.session().records().match(match.id()).orElseThrow();
+        cora.on(() -> cora.session()
+                .records()
+                .edit(match.id(), new Edit.Remove(3, before.tags().get(3))));
+        cora.on(() -> cora.session().records().setRemoved(match.id(), true));
+        cora.settled();
+        assertThat(cora.session().records().match(match.id())).contains(before);
+        assertThat(cora.problems())
+                .hasSize(2)
+                .allSatisfy(p -> assertThat(p).contains("As a coach").contains("Nothing was changed"));
+        Tag.Remark remark = new Tag.Remark(
+                MatchTime.ofMs(4000),
+                RemarkKind.PRAISE,
+                Corner.A,
+                "cora",
+                "well held",
+                null,
+                null,
+                Map.of(),
+                TagInfo.NONE);
+        cora.on(() ->
+                cora.session().records().edit(match.id(), Edit.addAll(before, TagIds.name(before, List.of(remark)))));
+        await(() -> ines.session().records().match(match.id()).orElseThrow().tags().stream()
+                .anyMatch(t -> t instanceof Tag.Remark r && r.text().equals("well held")));
+        // plans are hers to make
+        Plan plan = Plan.empty(
+                "p-cora",
+                "the plan",
+                match.details().a().id(),
+                match.details().b().id());
+        cora.on(() -> cora.session().plans().change(plan, plan));
+        cora.settled();
+        assertThat(cora.problems()).hasSize(2);
     }
 }
