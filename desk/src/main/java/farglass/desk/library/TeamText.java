@@ -35,7 +35,7 @@ public final class TeamText {
     public static String line(TeamStatus s, String match) {
         String line = s.reached() ? reached(s) : Words.of("team.rail.away", s.waiting());
         if (s.role() != null && !s.role().bringsMatches()) {
-            line += "\n" + Words.of("team.rail." + s.role().code());
+            line += "\n" + Words.of(s.role().plans() ? "team.rail.coach" : "team.rail.athlete");
         }
         if (s.clashes() > 0) {
             line += "\n" + Words.of("team.rail.clashes", s.clashes());

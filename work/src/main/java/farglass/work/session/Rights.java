@@ -30,7 +30,7 @@ final class Rights {
         if (mine == null || allows.test(mine)) {
             return true;
         }
-        messages.problem(WorkWords.of("team.may-not." + mine.code()));
+        messages.problem(WorkWords.of(mine.plans() ? "team.may-not.coach" : "team.may-not.athlete"));
         return false;
     }
 }
