@@ -12,6 +12,7 @@ import farglass.match.MatchRecord;
 import farglass.match.OpenEnd;
 import farglass.match.Tag;
 import farglass.store.Library;
+import farglass.team.TeamRole;
 import farglass.work.task.Tasks;
 import java.util.ArrayDeque;
 import java.util.ArrayList;
@@ -34,6 +35,7 @@ public final class Drafts {
     private final Library library;
     private final Tasks tasks;
     private final Messages messages;
+    private final Rights rights;
     private final List<SessionListener> listeners = new ArrayList<>();
     private final Map<String, DraftList> byMatch = new LinkedHashMap<>();
     private final Deque<Refusal> refusals = new ArrayDeque<>();
@@ -47,7 +49,15 @@ public final class Drafts {
     /** @param at the record as it was then: an edit made since is taken back first */
     private record Refusal(String match, String draft, MatchRecord at) {}
 
-    Drafts(List<DraftList> all, Records records, Lexicon lexicon, Library library, Tasks tasks, Messages messages) {
+    Drafts(
+            List<DraftList> all,
+            Records records,
+            Lexicon lexicon,
+            Library library,
+            Tasks tasks,
+            Messages messages,
+            Rights rights) {
+        this.rights = rights;
         this.records = records;
         this.lexicon = lexicon;
         this.library = library;
@@ -241,7 +251,7 @@ public final class Drafts {
     }
 
     private void keep(DraftList before, DraftList next) {
-        if (next.equals(before)) {
+        if (next.equals(before) || !rights.grant(TeamRole::bringsMatches)) {
             return;
         }
         show(next);

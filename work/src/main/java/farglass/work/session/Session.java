@@ -77,7 +77,7 @@ public final class Session implements AutoCloseable {
         this.records = new Records(content, tasks, messages, rights);
         this.assignments = new Assignments(content.assignments(), library, tasks, messages, rights);
         this.plans = new Plans(content.plans(), library, tasks, messages, rights);
-        this.drafts = new Drafts(content.drafts(), records, lexicon, library, tasks, messages);
+        this.drafts = new Drafts(content.drafts(), records, lexicon, library, tasks, messages, rights);
         this.index = LibraryIndex.empty(lexicon);
         this.upkeep = new Upkeep(library, lexicon);
         if (!library.readOnly() && content.matches().size() > LibraryContent.READ_WHOLE) {
