@@ -6,8 +6,7 @@ import farglass.plan.Plan;
 import farglass.store.Library;
 import farglass.store.LibraryException;
 import farglass.store.RecordSource;
-import farglass.tendency.AthleteCounts;
-import farglass.tendency.CountedGroup;
+import farglass.tendency.KeptCounts;
 import farglass.tendency.LibraryIndex;
 import farglass.work.publish.Material;
 import farglass.work.publish.Publication;
@@ -21,7 +20,6 @@ import java.nio.file.Path;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
@@ -35,12 +33,12 @@ final class Source implements AutoCloseable {
     private final TeamWords words;
 
     /** What was counted of a library that is read by need; empty for all others. */
-    private final Map<String, Map<CountedGroup, AthleteCounts>> counts;
+    private final KeptCounts counts;
     /** Read by need, or null. */
     private final @Nullable Library open;
 
     private Source(Path path, Clock clock, Output output, RecordSource.Loaded loaded) {
-        this(path, clock, output, loaded, Map.of(), null);
+        this(path, clock, output, loaded, KeptCounts.NONE, null);
     }
 
     private Source(
@@ -48,7 +46,7 @@ final class Source implements AutoCloseable {
             Clock clock,
             Output output,
             RecordSource.Loaded loaded,
-            Map<String, Map<CountedGroup, AthleteCounts>> counts,
+            KeptCounts counts,
             @Nullable Library open) {
         this.counts = counts;
         this.open = open;

@@ -4,6 +4,7 @@ import farglass.lexicon.Technique;
 import farglass.lexicon.Term;
 import farglass.match.RemarkKind;
 import farglass.stats.Trial;
+import farglass.tendency.Baseline;
 import farglass.tendency.Evidence;
 import farglass.tendency.Filter;
 import farglass.tendency.LibraryIndex;
@@ -102,21 +103,26 @@ public record Report(
         if (technique.isEmpty()) {
             return Optional.empty();
         }
-        List<String> order = new ArrayList<>(List.of(athlete));
-        index.athletes().stream()
-                .filter(id -> !id.equals(athlete) && index.mayComplete(id, technique.get()))
-                .forEach(order::add);
-        for (String who : order) {
-            List<Evidence.Act> worked = Evidence.of(index, who, Filter.ALL).ownWith(technique.get()).stream()
-                    .filter(a -> a.action().completed()
-                            && !films.contains(a.seen().record().id()))
-                    .toList();
-            if (!worked.isEmpty()) {
-                return Optional.of(new Example(
-                        worked.get(worked.size() - 1).trial(), technique.get(), who.equals(athlete), index.name(who)));
-            }
-        }
-        return Optional.empty();
+        String code = technique.get();
+        Optional<Example> own = example(index, athlete, code, films, true);
+        // nobody is looked through for what nobody has done
+        return own.isPresent() || Baseline.of(index, Filter.ALL).completed(code, athlete) == 0
+                ? own
+                : index.athletes().stream()
+                        .filter(id -> !id.equals(athlete) && index.mayComplete(id, code))
+                        .flatMap(id -> example(index, id, code, films, false).stream())
+                        .findFirst();
+    }
+
+    private static Optional<Example> example(
+            LibraryIndex index, String who, String technique, Set<String> films, boolean own) {
+        List<Evidence.Act> worked = Evidence.of(index, who, Filter.ALL).ownWith(technique).stream()
+                .filter(a -> a.action().completed()
+                        && !films.contains(a.seen().record().id()))
+                .toList();
+        return worked.isEmpty()
+                ? Optional.empty()
+                : Optional.of(new Example(worked.get(worked.size() - 1).trial(), technique, own, index.name(who)));
     }
 
     private static Optional<String> technique(LibraryIndex index, String instead) {

@@ -1,8 +1,10 @@
 package farglass.stats;
 
+import java.util.Arrays;
+import java.util.HashMap;
 import java.util.Map;
-import java.util.TreeMap;
 import java.util.function.DoubleUnaryOperator;
+import java.util.function.IntToDoubleFunction;
 import java.util.stream.DoubleStream;
 
 /**
@@ -14,11 +16,28 @@ import java.util.stream.DoubleStream;
  */
 record Repeats(double[] values, int[] times) {
     static Repeats of(DoubleStream all) {
-        Map<Double, Integer> counted = new TreeMap<>();
-        all.forEach(v -> counted.merge(v, 1, Integer::sum));
+        double[] each = all.toArray();
+        int[] once = new int[each.length];
+        Arrays.fill(once, 1);
+        return of(i -> each[i], once);
+    }
+
+    /**
+     * @param value by its number
+     * @param times how often each occurs; none where 0
+     */
+    static Repeats of(IntToDoubleFunction value, int[] times) {
+        Map<Double, Integer> counted = new HashMap<>();
+        for (int i = 0; i < times.length; i++) {
+            if (times[i] > 0) {
+                counted.merge(value.applyAsDouble(i), times[i], Integer::sum);
+            }
+        }
+        double[] values = counted.keySet().stream().mapToDouble(v -> v).toArray();
+        Arrays.sort(values);
         return new Repeats(
-                counted.keySet().stream().mapToDouble(v -> v).toArray(),
-                counted.values().stream().mapToInt(n -> n).toArray());
+                values,
+                Arrays.stream(values).mapToInt(v -> counted.getOrDefault(v, 0)).toArray());
     }
 
     /** Sum of a function over all values, each as often as it occurs. */

@@ -1,8 +1,10 @@
 package farglass.tendency;
 
 import farglass.match.Situation;
+import java.util.Collection;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 
 /**
  * What one athlete did in some matches, counted: what the library's average is made of. All numbers are whole, so that
@@ -32,6 +34,22 @@ public record AthleteCounts(
     /** Of some matches of an athlete, who fights in all of them. */
     public static AthleteCounts of(String athlete, List<MatchFacts> matches) {
         return new AthleteSums(athlete, matches).counts();
+    }
+
+    /**
+     * What of an athlete is in the library's average, which is of matches under any rules.
+     *
+     * @param groups all of his matches, counted
+     * @return empty when none of them belongs to it
+     */
+    public static Optional<AthleteCounts> inAverage(String athlete, Map<CountedGroup, AthleteCounts> groups) {
+        List<AthleteCounts> counted = groups.entrySet().stream()
+                .filter(g -> Filter.ALL.accepts(g.getKey()))
+                .map(Map.Entry::getValue)
+                .toList();
+        return counted.isEmpty()
+                ? Optional.empty()
+                : Optional.of(new AthleteSums(athlete, (Collection<AthleteCounts>) counted).counts());
     }
 
     /** Whether it is asked of a key how alike its attempts within one match are. */

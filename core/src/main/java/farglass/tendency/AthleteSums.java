@@ -4,14 +4,11 @@ import static java.util.Objects.requireNonNull;
 
 import farglass.match.Situation;
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.Collection;
 import java.util.HashMap;
-import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Objects;
 import java.util.Set;
 import java.util.function.Function;
 import org.jspecify.annotations.Nullable;
@@ -103,8 +100,8 @@ final class AthleteSums {
     }
 
     /** Time in some places and roles. */
-    double time(Set<Situation> counted) {
-        double sum = 0;
+    long time(Set<Situation> counted) {
+        long sum = 0;
         for (Map.Entry<Situation, Long> e : ms.entrySet()) {
             sum += counted.contains(e.getKey()) ? e.getValue() : 0;
         }
@@ -116,7 +113,13 @@ final class AthleteSums {
         return answers().getOrDefault(trigger, Map.of());
     }
 
-    private synchronized Map<String, Map<String, Integer>> answers() {
+    /** All attempts by key. */
+    Map<String, int[]> tries() {
+        return tries;
+    }
+
+    /** By trigger, then answer. */
+    synchronized Map<String, Map<String, Integer>> answers() {
         if (answers == null) {
             answers = sums(f -> f.answerCounts(f.record().cornerOf(athlete).orElseThrow()));
         }
@@ -128,7 +131,8 @@ final class AthleteSums {
         return exits().getOrDefault(stand, Map.of());
     }
 
-    private synchronized Map<Situation, Map<String, Integer>> exits() {
+    /** By place and role, then way. */
+    synchronized Map<Situation, Map<String, Integer>> exits() {
         if (exits == null) {
             exits = sums(f -> f.exitCounts(f.record().cornerOf(athlete).orElseThrow()));
         }
@@ -140,7 +144,8 @@ final class AthleteSums {
         return stays().getOrDefault(at, Map.of());
     }
 
-    private synchronized Map<Situation, Map<String, Integer>> stays() {
+    /** By place and role, then technique. */
+    synchronized Map<Situation, Map<String, Integer>> stays() {
         if (stays == null) {
             stays = sums(
                     f -> PlaceStays.counts(f.stays(f.record().cornerOf(athlete).orElseThrow())));
@@ -170,19 +175,5 @@ final class AthleteSums {
             Map<String, Integer> sum = all.computeIfAbsent(key, k -> new HashMap<>());
             counts.forEach((what, n) -> sum.merge(what, n, Integer::sum));
         });
-    }
-
-    /** Keys whose attempts are not the same in both; either may be null. */
-    static Set<String> changedTries(@Nullable AthleteSums a, @Nullable AthleteSums b) {
-        Map<String, int[]> was = a == null ? Map.of() : a.tries;
-        Map<String, int[]> is = b == null ? Map.of() : b.tries;
-        Set<String> keys = new HashSet<>(was.keySet());
-        keys.addAll(is.keySet());
-        keys.removeIf(k -> Arrays.equals(was.get(k), is.get(k)));
-        return keys;
-    }
-
-    static boolean sameTime(@Nullable AthleteSums a, @Nullable AthleteSums b) {
-        return Objects.equals(a == null ? Map.of() : a.ms, b == null ? Map.of() : b.ms);
     }
 }

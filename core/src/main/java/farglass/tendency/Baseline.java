@@ -1,7 +1,5 @@
 package farglass.tendency;
 
-import static java.util.Objects.requireNonNull;
-
 import farglass.lexicon.Lexicon;
 import farglass.lexicon.Technique;
 import farglass.match.Role;
@@ -10,21 +8,20 @@ import farglass.stats.BetaPrior;
 import farglass.stats.BetaPrior.Counts;
 import farglass.stats.Clustering;
 import farglass.stats.GammaPrior;
+import farglass.tendency.ColumnKey.Kind;
 import farglass.text.CoreWords;
 import java.util.ArrayList;
-import java.util.Collection;
-import java.util.Comparator;
-import java.util.HashMap;
-import java.util.HashSet;
+import java.util.Arrays;
+import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Set;
+import java.util.TreeMap;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.BiPredicate;
-import java.util.function.Function;
-import org.jspecify.annotations.Nullable;
+import java.util.stream.IntStream;
 
 /**
  * The library's average, always without the athlete in question: success per technique, rate per exposure, shares of
@@ -39,38 +36,50 @@ public final class Baseline {
     static final int ATHLETES = 3;
 
     private static final double MS_PER_MINUTE = 60_000;
-    private static final String LANDED = "landed ";
 
     private final Lexicon lexicon;
-    private final Map<String, AthleteSums> athletes;
+    private final Columns columns;
     private final Map<String, Double> rhos = new ConcurrentHashMap<>();
-    private final Map<Asked, BetaPrior> priors = new ConcurrentHashMap<>();
+    private final Map<Asked, List<BetaPrior>> priors = new ConcurrentHashMap<>();
     /** Which of the priors a technique gets; asked anew when anything has changed. */
     private final Map<Asked, BetaPrior> successes = new ConcurrentHashMap<>();
 
     private final Map<Asked, GammaPrior> rates = new ConcurrentHashMap<>();
     private final Map<String, Map<Situation, Long>> times = new ConcurrentHashMap<>();
 
-    private final Map<Row, List<BetaPrior>> rows = new ConcurrentHashMap<>();
-    /** Null until asked for. */
-    private @Nullable FollowCounts follows;
+    /**
+     * What was fitted, and for whom, who is left out.
+     *
+     * @param of categories of a row, or the technique of a place; empty otherwise
+     */
+    private record Asked(ColumnKey key, List<String> of, String athlete) {
+        Asked(ColumnKey key, String athlete) {
+            this(key, List.of(), athlete);
+        }
+    }
 
     /**
-     * A whole row of shares that was fitted.
+     * Counts of the others, each with the number of athletes who have them.
      *
-     * @param of a trigger, or a place and role
+     * @param times as many as counts
      */
-    private record Row(Object of, List<String> categories, String athlete) {}
+    private record Others(List<Counts> counts, int[] times) {
+        int athletes() {
+            return Arrays.stream(times).sum();
+        }
 
-    /** What is tried in the stays in a place. */
-    private record Stays(Situation at) {}
+        double attempts() {
+            double n = 0;
+            for (int i = 0; i < times.length; i++) {
+                n += times[i] * counts.get(i).n();
+            }
+            return n;
+        }
+    }
 
-    /** What was fitted, and for whom, who is left out. */
-    private record Asked(String key, String athlete) {}
-
-    private Baseline(Lexicon lexicon, Map<String, AthleteSums> athletes) {
+    private Baseline(Lexicon lexicon, Columns columns) {
         this.lexicon = lexicon;
-        this.athletes = athletes;
+        this.columns = columns;
     }
 
     /** The filter's half-life does not apply to the baseline. */
@@ -79,21 +88,7 @@ public final class Baseline {
     }
 
     static Baseline made(LibraryIndex index, Filter wide) {
-        Map<String, AthleteSums> athletes = new LinkedHashMap<>();
-        index.athletes().parallelStream()
-                .map(who -> sums(index, wide, who))
-                .filter(Objects::nonNull)
-                .forEachOrdered(sums -> athletes.put(sums.athlete(), sums));
-        return new Baseline(index.lexicon(), athletes);
-    }
-
-    private static @Nullable AthleteSums sums(LibraryIndex index, Filter wide, String who) {
-        Collection<AthleteCounts> counted = index.counted(who, wide);
-        if (counted != null) {
-            return counted.isEmpty() ? null : new AthleteSums(who, counted);
-        }
-        List<MatchFacts> theirs = index.of(who, wide::accepts);
-        return theirs.isEmpty() ? null : new AthleteSums(who, theirs);
+        return new Baseline(index.lexicon(), Columns.of(index, wide));
     }
 
     /**
@@ -101,108 +96,87 @@ public final class Baseline {
      * fitted, so that a changed tag costs the fits of what it is about.
      */
     Baseline changed(LibraryIndex next, Filter wide, Set<String> whose) {
-        Map<String, AthleteSums> sums = new LinkedHashMap<>();
-        for (String who : next.athletes()) {
-            AthleteSums now = whose.contains(who) ? sums(next, wide, who) : athletes.get(who);
-            if (now != null) {
-                sums.put(who, now);
-            }
+        if (!columns.knows(whose)) {
+            return made(next, wide);
         }
-        Baseline b = new Baseline(lexicon, sums);
-        Map<String, Set<String>> tries = new HashMap<>();
-        Set<String> times = new HashSet<>();
-        Set<String> anyone = new HashSet<>();
-        for (String who : whose) {
-            tries.put(who, AthleteSums.changedTries(athletes.get(who), sums.get(who)));
-            anyone.addAll(tries.get(who));
-            if (!AthleteSums.sameTime(athletes.get(who), sums.get(who))) {
-                times.add(who);
-            }
-        }
+        Columns now = columns.changed(next, whose);
+        Baseline b = new Baseline(lexicon, now);
+        BiPredicate<ColumnKey, String> same = (key, athlete) ->
+                whose.stream().allMatch(w -> w.equals(athlete) || Objects.equals(columns.row(key, w), now.row(key, w)));
         rhos.forEach((key, rho) -> {
-            if (!anyone.contains(key)) {
+            if (same.test(new ColumnKey(Kind.ALIKE, key), "")) {
                 b.rhos.put(key, rho);
             }
         });
         priors.forEach((asked, prior) -> {
-            if (whose.stream()
-                    .allMatch(w -> w.equals(asked.athlete())
-                            || !requireNonNull(tries.get(w)).contains(asked.key()))) {
+            if (same.test(asked.key(), asked.athlete())) {
                 b.priors.put(asked, prior);
             }
         });
         rates.forEach((asked, prior) -> {
-            if (whose.stream()
-                    .allMatch(w -> w.equals(asked.athlete())
-                            || (!times.contains(w)
-                                    && !requireNonNull(tries.get(w))
-                                            .contains(asked.key().replace(LANDED, ""))))) {
+            if (same.test(asked.key(), asked.athlete())
+                    && (asked.key().kind() != Kind.LANDED || same.test(ColumnKey.TIME, asked.athlete()))) {
                 b.rates.put(asked, prior);
-            }
-        });
-        rows.forEach((row, prior) -> {
-            if (whose.stream().allMatch(w -> w.equals(row.athlete()) || same(row.of(), athletes.get(w), sums.get(w)))) {
-                b.rows.put(row, prior);
             }
         });
         return b;
     }
 
-    private static boolean same(Object of, @Nullable AthleteSums was, @Nullable AthleteSums is) {
-        return was != null && is != null && sameCounts(of, was, is);
+    private void eachOther(ColumnKey key, String athlete, CountColumn.Each what) {
+        columns.column(key).each(columns.row(key, athlete), what);
     }
 
-    private static boolean sameCounts(Object of, AthleteSums was, AthleteSums is) {
-        if (of instanceof Stays s) {
-            return was.stays(s.at()).equals(is.stays(s.at()));
-        }
-        return of instanceof Situation stand
-                ? was.exits(stand).equals(is.exits(stand))
-                : was.answers((String) of).equals(is.answers((String) of));
-    }
-
-    private List<Counts> others(String key, String athlete) {
+    private Others others(String key, String athlete) {
         List<Counts> list = new ArrayList<>();
-        athletes.forEach((who, sums) -> {
-            int[] n = sums.tries(key);
-            if (!who.equals(athlete) && n != null && n[1] > 0) {
-                list.add(new Counts(n[0], n[1]));
+        IntStream.Builder times = IntStream.builder();
+        eachOther(new ColumnKey(Kind.TRIES, key), athlete, (row, n) -> {
+            if (row.at(1) > 0) {
+                list.add(new Counts(row.at(0), row.at(1)));
+                times.add(n);
             }
         });
-        return list;
+        return new Others(list, times.build().toArray());
     }
 
     /** Prior of the success of a technique for one athlete. */
     public BetaPrior success(String technique, String athlete) {
-        return successes.computeIfAbsent(new Asked(technique, athlete), k -> ownOrFamily(technique, athlete));
+        return successes.computeIfAbsent(
+                new Asked(new ColumnKey(Kind.TRIES, technique), athlete), k -> ownOrFamily(technique, athlete));
     }
 
     private BetaPrior ownOrFamily(String technique, String athlete) {
-        int seen = 0;
-        double attempts = 0;
-        for (Map.Entry<String, AthleteSums> e : athletes.entrySet()) {
-            int[] n = e.getValue().tries(technique);
-            if (!e.getKey().equals(athlete) && n != null && n[1] > 0) {
-                seen++;
-                attempts += n[1];
-            }
-        }
-        return seen >= ATHLETES && attempts >= TECHNIQUE_ATTEMPTS
-                ? fitted(technique, athlete, CoreWords.of("prior.technique", seen))
+        Others others = others(technique, athlete);
+        int seen = others.athletes();
+        return seen >= ATHLETES && others.attempts() >= TECHNIQUE_ATTEMPTS
+                ? fitted(technique, athlete, others, CoreWords.of("prior.technique", seen))
                 : familySuccess(lexicon.familyOf(technique), athlete);
     }
 
     /** Prior of the success of a family of techniques for one athlete. */
     public BetaPrior familySuccess(String code, String athlete) {
-        int family = others("@" + code, athlete).size();
-        if (family >= ATHLETES) {
-            return fitted("@" + code, athlete, CoreWords.of("prior.family", family));
-        }
-        return priors.computeIfAbsent(new Asked("@" + code, athlete), k -> BetaPrior.few(others("@" + code, athlete)));
+        Others others = others("@" + code, athlete);
+        return fitted("@" + code, athlete, others, CoreWords.of("prior.family", others.athletes()));
     }
 
-    private BetaPrior fitted(String key, String athlete, String source) {
-        return priors.computeIfAbsent(new Asked(key, athlete), k -> BetaPrior.fit(others(key, athlete), source));
+    private BetaPrior fitted(String key, String athlete, Others others, String source) {
+        return prior(new Asked(new ColumnKey(Kind.TRIES, key), athlete), others, source);
+    }
+
+    private BetaPrior prior(Asked asked, Others others, String source) {
+        return priors.computeIfAbsent(
+                        asked,
+                        k -> List.of(
+                                others.athletes() < ATHLETES
+                                        ? BetaPrior.few(others.counts(), others.times())
+                                        : BetaPrior.fit(others.counts(), others.times(), source)))
+                .get(0);
+    }
+
+    /** Completed attempts at a technique of all athletes but one. */
+    public long completed(String technique, String athlete) {
+        long[] sum = {0};
+        eachOther(new ColumnKey(Kind.TRIES, technique), athlete, (row, n) -> sum[0] += n * row.at(0));
+        return sum[0];
     }
 
     /** Intra-match correlation of a family's outcomes over the library. */
@@ -218,21 +192,15 @@ public final class Baseline {
     private double fitRho(String key) {
         return rhos.computeIfAbsent(key, k -> {
             List<List<Counts>> all = new ArrayList<>();
-            athletes.values().forEach(sums -> {
-                if (sums.tries(k) != null) {
-                    all.add(counts(sums, k));
+            columns.column(new ColumnKey(Kind.ALIKE, k)).inOrder(null, (row, n) -> {
+                List<Counts> matches = new ArrayList<>();
+                for (int i = 0; i < row.size(); i += 2) {
+                    matches.add(new Counts(row.at(i), row.at(i + 1)));
                 }
+                all.addAll(Collections.nCopies(n, matches));
             });
             return Clustering.rho(all);
         });
-    }
-
-    /** In an order of its own, so that the same matches give the same to the last digit however they were counted. */
-    private static List<Counts> counts(AthleteSums sums, String key) {
-        return sums.byMatch(key).stream()
-                .map(n -> new Counts(n[0], n[1]))
-                .sorted(Comparator.comparingDouble(Counts::n).thenComparingDouble(Counts::x))
-                .toList();
     }
 
     /** Whether an athlete in this role may do it there (ruling S20). */
@@ -244,32 +212,52 @@ public final class Baseline {
 
     /** Prior of how often a technique is tried per minute of time in which it could be. */
     public GammaPrior rate(String technique, String athlete) {
-        Technique t = lexicon.technique(technique).orElse(null);
-        return t == null
+        ColumnKey key = new ColumnKey(Kind.RATE, technique);
+        return lexicon.technique(technique).isEmpty()
                 ? GammaPrior.jeffreys()
-                : rates.computeIfAbsent(new Asked(technique, athlete), k -> fitRate(t, athlete));
+                : rates.computeIfAbsent(new Asked(key, athlete), k -> fitRate(perMinute(key, athlete), "prior.doing"));
+    }
+
+    private static GammaPrior fitRate(List<GammaPrior.Counts> others, String source) {
+        return others.size() < ATHLETES
+                ? GammaPrior.jeffreys()
+                : GammaPrior.fit(others, CoreWords.of(source, others.size()));
+    }
+
+    private List<GammaPrior.Counts> perMinute(ColumnKey key, String athlete) {
+        List<GammaPrior.Counts> list = new ArrayList<>();
+        columns.column(key)
+                .inOrder(
+                        columns.row(key, athlete),
+                        (row, n) -> list.addAll(
+                                Collections.nCopies(n, new GammaPrior.Counts(row.at(0), row.at(1) / MS_PER_MINUTE))));
+        return list;
     }
 
     /**
      * Prior of how often attempts of a family work per minute of live time, wherever the time is spent.
      */
     public GammaPrior landed(String family, String athlete) {
-        String key = "@" + family;
-        return rates.computeIfAbsent(new Asked(LANDED + key, athlete), k -> {
-            List<GammaPrior.Counts> list = new ArrayList<>();
-            athletes.forEach((who, sums) -> {
-                double ms = who.equals(athlete)
-                        ? 0
-                        : sums.ms().values().stream().mapToLong(m -> m).sum();
-                int[] n = sums.tries(key);
-                if (ms > 0) {
-                    list.add(new GammaPrior.Counts(n == null ? 0 : n[0], ms / MS_PER_MINUTE));
-                }
-            });
-            return list.size() < ATHLETES
-                    ? GammaPrior.jeffreys()
-                    : GammaPrior.fit(list, CoreWords.of("prior.others", list.size()));
+        ColumnKey key = new ColumnKey(Kind.LANDED, "@" + family);
+        return rates.computeIfAbsent(new Asked(key, athlete), k -> {
+            List<GammaPrior.Counts> list = perMinute(key, athlete);
+            list.addAll(never(key, athlete));
+            return fitRate(list, "prior.others");
         });
+    }
+
+    /** Those who have live time and no attempt. */
+    private List<GammaPrior.Counts> never(ColumnKey key, String athlete) {
+        Map<Long, Integer> without = new TreeMap<>();
+        eachOther(ColumnKey.TIME, athlete, (row, n) -> without.merge(row.at(0), n, Integer::sum));
+        eachOther(key, athlete, (row, n) -> without.merge(row.at(1), -n, Integer::sum));
+        List<GammaPrior.Counts> list = new ArrayList<>();
+        without.forEach((ms, n) -> {
+            if (ms > 0) {
+                list.addAll(Collections.nCopies(n, new GammaPrior.Counts(0, ms / MS_PER_MINUTE)));
+            }
+        });
+        return list;
     }
 
     /**
@@ -277,47 +265,14 @@ public final class Baseline {
      * others. No prior: what a few do often and most never do leans on nobody.
      */
     public double landedMean(String technique, String athlete) {
-        double events = 0;
-        double ms = 0;
-        int seen = 0;
-        for (Map.Entry<String, AthleteSums> e : athletes.entrySet()) {
-            if (!e.getKey().equals(athlete)) {
-                int[] n = e.getValue().tries(technique);
-                events += n == null ? 0 : n[0];
-                ms += e.getValue().ms().values().stream().mapToLong(m -> m).sum();
-                seen++;
-            }
-        }
-        return seen < ATHLETES || ms == 0 ? Double.NaN : events / ms * MS_PER_MINUTE;
-    }
-
-    private GammaPrior fitRate(Technique t, String athlete) {
-        List<GammaPrior.Counts> list = new ArrayList<>();
-        Set<Situation> counted = stands(t);
-        athletes.forEach((who, sums) -> {
-            double ms = who.equals(athlete) ? 0 : sums.time(counted);
-            int[] n = sums.tries(t.code());
-            // those who never do it tell nothing of how often it is done by one who does
-            if (ms > 0 && n != null && n[2] > 0) {
-                list.add(new GammaPrior.Counts(n[2], ms / MS_PER_MINUTE));
-            }
+        long[] time = {0, 0};
+        eachOther(ColumnKey.TIME, athlete, (row, n) -> {
+            time[0] += n;
+            time[1] += n * row.at(0);
         });
-        return list.size() < ATHLETES
-                ? GammaPrior.jeffreys()
-                : GammaPrior.fit(list, CoreWords.of("prior.doing", list.size()));
-    }
-
-    /** Where it could be tried. */
-    private static Set<Situation> stands(Technique t) {
-        Set<Situation> stands = new HashSet<>();
-        for (String position : t.from()) {
-            for (Role role : MatchFacts.ROLES) {
-                if (possible(t, position, role)) {
-                    stands.add(new Situation(position, role));
-                }
-            }
-        }
-        return stands;
+        return time[0] < ATHLETES || time[1] == 0
+                ? Double.NaN
+                : (double) completed(technique, athlete) / time[1] * MS_PER_MINUTE;
     }
 
     /** The others' time in some places over their time in all that the denominator accepts; NaN without any. */
@@ -337,11 +292,11 @@ public final class Baseline {
 
     private Map<Situation, Long> time(String without) {
         Map<Situation, Long> sum = new LinkedHashMap<>();
-        athletes.forEach((who, sums) -> {
-            if (!who.equals(without)) {
-                sums.ms().forEach((stand, ms) -> sum.merge(stand, ms, Long::sum));
-            }
-        });
+        CountRow all = columns.column(ColumnKey.PLACES).sum();
+        CountRow own = columns.row(ColumnKey.PLACES, without);
+        if (all != null) {
+            all.each((place, ms) -> sum.put(ColumnKey.situation(place), ms - (own == null ? 0 : own.of(place))));
+        }
         return sum;
     }
 
@@ -356,20 +311,27 @@ public final class Baseline {
     }
 
     private BetaPrior perMatch(String key, String athlete) {
-        return priors.computeIfAbsent(new Asked(key, athlete), k -> {
-            List<Counts> others = others(key, athlete);
-            return others.size() < ATHLETES
-                    ? BetaPrior.few(others)
-                    : BetaPrior.fit(others, CoreWords.of("prior.others", others.size()));
-        });
+        Others others = others(key, athlete);
+        return fitted(key, athlete, others, CoreWords.of("prior.others", others.athletes()));
     }
 
     /** Prior of the share of the stays in a place in which a technique is tried. */
     public BetaPrior tried(Situation at, String technique, String athlete) {
-        return rows.computeIfAbsent(
-                        new Row(new Stays(at), List.of(technique), athlete),
-                        k -> List.of(fitTried(at, technique, athlete)))
-                .get(0);
+        Asked asked = new Asked(ColumnKey.at(Kind.STAYS, at), List.of(technique), athlete);
+        List<BetaPrior> known = priors.get(asked);
+        if (known != null) {
+            return known.get(0);
+        }
+        List<Counts> list = new ArrayList<>();
+        IntStream.Builder times = IntStream.builder();
+        eachOther(asked.key(), athlete, (row, n) -> {
+            if (row.of(PlaceStays.ALL) > 0) {
+                list.add(new Counts(row.of(technique), row.of(PlaceStays.ALL)));
+                times.add(n);
+            }
+        });
+        Others others = new Others(list, times.build().toArray());
+        return prior(asked, others, CoreWords.of("prior.place", others.athletes()));
     }
 
     /**
@@ -377,74 +339,43 @@ public final class Baseline {
      * with both and exchanges with the first.
      */
     BetaPrior.Counts follows(String step, String next, String athlete) {
-        FollowCounts all = follows();
-        AthleteSums own = athletes.get(athlete);
-        int x = all.followed(step, next) - (own == null ? 0 : own.follows().followed(step, next));
-        int n = all.begun(step) - (own == null ? 0 : own.follows().begun(step));
-        return new Counts(x, n);
-    }
-
-    /** Of all athletes together; made once. */
-    private synchronized FollowCounts follows() {
-        FollowCounts known = follows;
-        if (known == null) {
-            known = new FollowCounts();
-            for (AthleteSums sums : athletes.values()) {
-                known.add(sums.follows());
-            }
-            follows = known;
-        }
-        return known;
-    }
-
-    private BetaPrior fitTried(Situation at, String technique, String athlete) {
-        List<Counts> others = new ArrayList<>();
-        athletes.forEach((who, sums) -> {
-            Map<String, Integer> stays = who.equals(athlete) ? Map.of() : sums.stays(at);
-            int n = stays.getOrDefault(PlaceStays.ALL, 0);
-            if (n > 0) {
-                others.add(new Counts(stays.getOrDefault(technique, 0), n));
-            }
-        });
-        return others.size() < ATHLETES
-                ? BetaPrior.few(others)
-                : BetaPrior.fit(others, CoreWords.of("prior.place", others.size()));
+        ColumnKey key = new ColumnKey(Kind.FOLLOWS, step);
+        CountRow all = columns.column(key).sum();
+        CountRow own = columns.row(key, athlete);
+        return all == null
+                ? new Counts(0, 0)
+                : new Counts(
+                        all.of(next) - (own == null ? 0 : own.of(next)), all.of("") - (own == null ? 0 : own.of("")));
     }
 
     /** Priors of the shares of some answers to a trigger, from how the others answer it. */
     List<BetaPrior> answers(String trigger, List<String> answers, String athlete) {
-        return rows.computeIfAbsent(
-                new Row(trigger, answers, athlete),
-                k -> BetaPrior.row(rows(athlete, answers, sums -> sums.answers(trigger)), answers.size()));
+        return row(new Asked(new ColumnKey(Kind.ANSWERS, trigger), answers, athlete));
     }
 
     /** Priors of the shares of some ways to leave a place, from how the others leave it. */
     List<BetaPrior> exits(Situation stand, List<String> ways, String athlete) {
-        return rows.computeIfAbsent(
-                new Row(stand, ways, athlete),
-                k -> BetaPrior.row(rows(athlete, ways, sums -> sums.exits(stand)), ways.size()));
+        return row(new Asked(ColumnKey.at(Kind.EXITS, stand), ways, athlete));
     }
 
-    /** Per athlete the counts of these categories, and last of all others together. */
-    private List<double[]> rows(
-            String athlete, List<String> categories, Function<AthleteSums, Map<String, Integer>> of) {
-        List<double[]> rows = new ArrayList<>();
-        athletes.forEach((who, sums) -> {
-            Map<String, Integer> counts = who.equals(athlete) ? Map.of() : of.apply(sums);
-            if (!counts.isEmpty()) {
-                double[] row = new double[categories.size() + 1];
-                double all = 0;
-                for (int n : counts.values()) {
-                    all += n;
-                }
-                for (int c = 0; c < categories.size(); c++) {
-                    row[c] = counts.getOrDefault(categories.get(c), 0);
+    /** Per athlete the counts of the categories, and last of all others together. */
+    private List<BetaPrior> row(Asked asked) {
+        return priors.computeIfAbsent(asked, k -> {
+            int categories = asked.of().size();
+            List<double[]> rows = new ArrayList<>();
+            IntStream.Builder times = IntStream.builder();
+            eachOther(asked.key(), asked.athlete(), (counts, n) -> {
+                double[] row = new double[categories + 1];
+                double all = counts.total();
+                for (int c = 0; c < categories; c++) {
+                    row[c] = counts.of(asked.of().get(c));
                     all -= row[c];
                 }
-                row[categories.size()] = all;
+                row[categories] = all;
                 rows.add(row);
-            }
+                times.add(n);
+            });
+            return BetaPrior.row(rows, times.build().toArray(), categories);
         });
-        return rows;
     }
 }

@@ -82,6 +82,11 @@ public record Filter(
         return from == null && to == null && matches.isEmpty();
     }
 
+    /** Whether it accepts the same matches as no filter at all. */
+    boolean acceptsAll() {
+        return wholeGroups() && attire == null && ruleset == null && kinds.equals(ALL.kinds);
+    }
+
     /** Whether a group of matches counts at all. */
     boolean accepts(CountedGroup group) {
         return kinds.contains(group.kind())

@@ -5,7 +5,7 @@ import farglass.match.MatchRecord;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Collection;
-import java.util.HashMap;
+import java.util.HashSet;
 import java.util.Iterator;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -28,6 +28,8 @@ import org.jspecify.annotations.Nullable;
 public final class LibraryIndex {
     /** After a change of more athletes than this, averages are worked out anew. */
     private static final int FEW = 8;
+    /** With more athletes than this to put right, columns that are kept are no help. */
+    private static final int MANY = 200;
     /** Averages that are kept at the most. */
     private static final int KEPT = 24;
 
@@ -37,8 +39,10 @@ public final class LibraryIndex {
     private final Map<String, List<Entry>> byAthlete = new TreeMap<>();
     /** Averages by the filter they are worked out under. */
     private final Map<Filter, Baseline> baselines = new ConcurrentHashMap<>();
-    /** By athlete: what was counted of all of his matches before. */
-    private final Map<String, Map<CountedGroup, AthleteCounts>> counted;
+    /** What was counted of athletes before. */
+    private final KeptCounts kept;
+    /** Athletes of whom that holds no more. */
+    private final Set<String> changed;
 
     private final ChainMemory chains;
 
@@ -69,14 +73,12 @@ public final class LibraryIndex {
     }
 
     private LibraryIndex(
-            Lexicon lexicon,
-            Map<String, Entry> entries,
-            ChainMemory chains,
-            Map<String, Map<CountedGroup, AthleteCounts>> counted) {
+            Lexicon lexicon, Map<String, Entry> entries, ChainMemory chains, KeptCounts kept, Set<String> changed) {
         this.lexicon = lexicon;
         this.chains = chains;
         this.entries = entries;
-        this.counted = counted;
+        this.kept = kept;
+        this.changed = changed;
         this.newest = newest(entries.values());
         for (Entry e : entries.values()) {
             for (String id : athletes(e.record)) {
@@ -90,7 +92,8 @@ public final class LibraryIndex {
         this.lexicon = before.lexicon;
         this.chains = before.chains;
         this.entries = entries;
-        this.counted = without(before.counted, whose);
+        this.kept = before.kept;
+        this.changed = before.changedToo(whose);
         this.newest = newest(entries.values());
         byAthlete.putAll(before.byAthlete);
         for (String id : whose) {
@@ -101,14 +104,13 @@ public final class LibraryIndex {
         }
     }
 
-    /** What was counted of athletes whose matches have changed holds no more. */
-    private static <T> Map<String, T> without(Map<String, T> counted, Set<String> whose) {
-        if (whose.stream().noneMatch(counted::containsKey)) {
-            return counted;
+    private Set<String> changedToo(Set<String> whose) {
+        if (kept == KeptCounts.NONE) {
+            return Set.of();
         }
-        Map<String, T> left = new HashMap<>(counted);
-        left.keySet().removeAll(whose);
-        return left;
+        Set<String> all = new HashSet<>(changed);
+        all.addAll(whose);
+        return all;
     }
 
     private static List<String> athletes(MatchRecord r) {
@@ -126,7 +128,7 @@ public final class LibraryIndex {
 
     /** Of no matches. */
     public static LibraryIndex empty(Lexicon lexicon) {
-        return new LibraryIndex(lexicon, Map.of(), new ChainMemory(), Map.of());
+        return new LibraryIndex(lexicon, Map.of(), new ChainMemory(), KeptCounts.NONE, Set.of());
     }
 
     /** Of these matches. */
@@ -137,13 +139,11 @@ public final class LibraryIndex {
     /**
      * Of these matches, with what was counted of their athletes before.
      *
-     * @param counted by athlete, of every group he has matches in; an athlete that is not in it is counted when he is
-     * needed
+     * @param kept of every group an athlete has matches in; one of whom nothing is kept is counted when he is needed
      */
-    public static LibraryIndex of(
-            Collection<MatchRecord> records, Lexicon lexicon, Map<String, Map<CountedGroup, AthleteCounts>> counted) {
+    public static LibraryIndex of(Collection<MatchRecord> records, Lexicon lexicon, KeptCounts kept) {
         LibraryIndex index = of(records, lexicon);
-        return new LibraryIndex(lexicon, index.entries, index.chains, Map.copyOf(counted));
+        return new LibraryIndex(lexicon, index.entries, index.chains, kept, Set.of());
     }
 
     /**
@@ -156,7 +156,7 @@ public final class LibraryIndex {
         Set<String> whose = touched(next);
         LibraryIndex index = changed != null
                 ? new LibraryIndex(this, next, whose)
-                : new LibraryIndex(lexicon, next, chains, without(counted, whose));
+                : new LibraryIndex(lexicon, next, chains, kept, changedToo(whose));
         if (whose.size() <= FEW) {
             baselines.forEach((f, b) -> index.baselines.put(f, b.changed(index, f, whose)));
         }
@@ -223,25 +223,43 @@ public final class LibraryIndex {
         return baselines.computeIfAbsent(wide, w -> Baseline.made(this, w));
     }
 
-    /** What was counted of the matches of an athlete that a filter accepts; null when it has to be counted anew. */
+    /** What was counted of all of an athlete's matches before; null when it is not known, or holds no more. */
+    private @Nullable Map<CountedGroup, AthleteCounts> counted(String athlete) {
+        return changed.contains(athlete) ? null : kept.of(athlete);
+    }
+
+    /** What the matches of an athlete say that a filter accepts; null for one who has none. */
     @Nullable
-    Collection<AthleteCounts> counted(String athlete, Filter wide) {
-        Map<CountedGroup, AthleteCounts> groups = counted.get(athlete);
-        if (groups == null || !wide.wholeGroups()) {
-            return null;
+    AthleteSums sums(String athlete, Filter wide) {
+        Map<CountedGroup, AthleteCounts> groups = wide.wholeGroups() ? counted(athlete) : null;
+        if (groups == null) {
+            List<MatchFacts> theirs = of(athlete, wide::accepts);
+            return theirs.isEmpty() ? null : new AthleteSums(athlete, theirs);
         }
-        List<AthleteCounts> wanted = new ArrayList<>();
-        groups.forEach((group, counts) -> {
-            if (wide.accepts(group)) {
-                wanted.add(counts);
-            }
-        });
-        return wanted;
+        Collection<AthleteCounts> wanted = groups.entrySet().stream()
+                .filter(g -> wide.accepts(g.getKey()))
+                .map(Map.Entry::getValue)
+                .toList();
+        return wanted.isEmpty() ? null : new AthleteSums(athlete, wanted);
+    }
+
+    /** Columns of the average that are worth reading; null when there are none, or too much has changed since. */
+    @Nullable
+    KeptAverage keptAverage() {
+        KeptAverage average = kept.average();
+        return average == null || changedSince(average).size() > MANY ? null : average;
+    }
+
+    /** Athletes of whom such columns may not say what their matches say. */
+    Set<String> changedSince(KeptAverage average) {
+        Set<String> all = new HashSet<>(changed);
+        all.addAll(average.behind());
+        return all;
     }
 
     /** Whether a completed attempt may be found; false where what was counted says that there is none. */
     public boolean mayComplete(String athlete, String technique) {
-        Map<CountedGroup, AthleteCounts> groups = counted.get(athlete);
+        Map<CountedGroup, AthleteCounts> groups = counted(athlete);
         return groups == null
                 || groups.values().stream().anyMatch(c -> c.tries().getOrDefault(technique, new int[3])[0] > 0);
     }

@@ -9,6 +9,8 @@ import static farglass.match.Records.named;
 import static farglass.match.Records.start;
 import static farglass.match.Records.tries;
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatIOException;
+import static org.assertj.core.api.Assertions.assertThatIllegalArgumentException;
 import static org.assertj.core.api.Assertions.within;
 
 import farglass.lexicon.Lexicon;
@@ -81,19 +83,41 @@ class AthleteSumsTest {
     }
 
     @Test
-    void whatChangedBetweenTwoSumsIsNamed() {
-        LibraryIndex before = LibraryIndex.of(library(), LEXICON);
-        List<MatchRecord> now = new ArrayList<>(library());
-        now.set(0, match(0, "a0", false));
-        LibraryIndex after = LibraryIndex.of(now, LEXICON);
-        assertThat(AthleteSums.changedTries(sums(before, "a0"), sums(after, "a0")))
-                .containsExactlyInAnyOrder("knee-cut", "@pass", "*");
-        assertThat(AthleteSums.changedTries(sums(before, "a1"), sums(after, "a1")))
-                .isEmpty();
-        assertThat(AthleteSums.changedTries(null, sums(after, "a1"))).contains("knee-cut", "*");
-        assertThat(AthleteSums.sameTime(sums(before, "a0"), sums(after, "a0"))).isFalse();
-        assertThat(AthleteSums.sameTime(sums(before, "a1"), sums(after, "a1"))).isTrue();
-        assertThat(AthleteSums.sameTime(null, null)).isTrue();
+    void aRowSaysOfAnAthleteWhatHisMatchesSay() {
+        LibraryIndex index = LibraryIndex.of(library(), LEXICON);
+        AthleteRows rows = new AthleteRows(LEXICON);
+        AthleteSums a = sums(index, "a0");
+        assertThat(rows.row(a, new ColumnKey(ColumnKey.Kind.TRIES, "knee-cut"))).isEqualTo(CountRow.of(1, 6, 6));
+        // knee cuts are tried from the minute on top of closed guard and what there is of half guard
+        CountRow rate = rows.row(a, new ColumnKey(ColumnKey.Kind.RATE, "knee-cut"));
+        assertThat(rate.at(0)).isEqualTo(6);
+        assertThat(rate.at(1)).isBetween(60_000L, 180_000L);
+        assertThat(rows.row(a, new ColumnKey(ColumnKey.Kind.LANDED, "@pass"))).isEqualTo(CountRow.of(1, 180_000));
+        assertThat(rows.row(a, new ColumnKey(ColumnKey.Kind.ALIKE, "@pass"))).isEqualTo(CountRow.of(0, 2, 0, 2, 1, 2));
+        assertThat(rows.row(a, new ColumnKey(ColumnKey.Kind.TRIES, "lasso-sweep")))
+                .isNull();
+        assertThat(rows.all("a0", a.counts()).keySet())
+                .contains(ColumnKey.TIME, ColumnKey.PLACES)
+                .allSatisfy(key -> assertThat(rows.row(a, key)).isNotNull());
+    }
+
+    @Test
+    void aColumnGivesBackWhatWasPutIntoIt() throws Exception {
+        LibraryIndex index = LibraryIndex.of(library(), LEXICON);
+        AthleteRows rows = new AthleteRows(LEXICON);
+        for (ColumnKey key : rows.all("a0", sums(index, "a0").counts()).keySet()) {
+            CountColumn.Builder b = new CountColumn.Builder(key.kind());
+            index.athletes().forEach(who -> b.add(rows.row(sums(index, who), key)));
+            CountColumn all = b.build();
+            CountColumn kept = ColumnCodec.read(key.kind(), ColumnCodec.write(all));
+            assertThat(ColumnCodec.write(kept)).isEqualTo(ColumnCodec.write(all));
+            CountColumn.Builder none = new CountColumn.Builder(key.kind()).add(kept);
+            index.athletes().forEach(who -> none.remove(rows.row(sums(index, who), key)));
+            assertThat(none.build().isEmpty()).as(key.name()).isTrue();
+        }
+        CountColumn.Builder b = new CountColumn.Builder(ColumnKey.Kind.TRIES).add(CountRow.of(1, 2, 3));
+        assertThatIllegalArgumentException().isThrownBy(() -> b.remove(CountRow.of(1, 2, 4)));
+        assertThatIOException().isThrownBy(() -> ColumnCodec.read(ColumnKey.Kind.TRIES, new byte[] {2, 1}));
     }
 
     @Test

@@ -162,7 +162,7 @@ class LibraryIndexTest {
     void whatWasCountedBeforeSaysWhatAllMatchesSay() throws IOException {
         LibraryIndex whole = LibraryIndex.of(DEMO, LEXICON);
         Set<String> read = ConcurrentHashMap.newKeySet();
-        LibraryIndex byNeed = LibraryIndex.of(unread(DEMO, read), LEXICON, counted(whole));
+        LibraryIndex byNeed = LibraryIndex.of(unread(DEMO, read), LEXICON, KeptCounts.of(counted(whole)));
         String who = DEMO.get(0).details().a().id();
         Profile.page(byNeed, who, Filter.ALL, 1, Question.PASSING);
         assertThat(read)

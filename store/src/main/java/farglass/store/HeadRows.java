@@ -90,44 +90,45 @@ final class HeadRows {
                 r.id());
     }
 
-    /** By athlete what was counted with these words, of all of his matches; bytes that are none count as not there. */
-    Map<String, Map<CountedGroup, AthleteCounts>> counts(String words) {
-        List<Kept> kept = handle.createQuery(
-                        "SELECT athlete, kind, attire, ruleset, counts FROM athlete_count WHERE words = :words")
+    /** What was counted of an athlete with these words; nothing where it is not there, or broken. */
+    Map<CountedGroup, AthleteCounts> counts(String athlete, String words) {
+        return read(handle.createQuery("SELECT kind, attire, ruleset, counts FROM athlete_count"
+                        + " WHERE athlete = :athlete AND words = :words")
+                .bind("athlete", athlete)
                 .bind("words", words)
-                .map((row, context) -> new Kept(
-                        row.getString(1),
-                        new CountedGroup(
-                                RecordKind.valueOf(row.getString(2)),
-                                orNull(row.getString(3)),
-                                orNull(row.getString(4))),
-                        row.getBytes(5)))
-                .list();
-        List<Optional<AthleteCounts>> read =
-                kept.parallelStream().map(HeadRows::read).toList();
-        Map<String, Map<CountedGroup, AthleteCounts>> all = new HashMap<>();
-        List<String> broken = new ArrayList<>();
-        for (int i = 0; i < kept.size(); i++) {
-            Kept k = kept.get(i);
-            read.get(i)
-                    .ifPresentOrElse(
-                            c -> all.computeIfAbsent(k.athlete(), a -> new HashMap<>())
-                                    .put(k.group(), c),
-                            () -> broken.add(k.athlete()));
-        }
-        broken.forEach(all::remove);
-        return all;
+                .map((row, context) ->
+                        new Kept(group(row.getString(1), row.getString(2), row.getString(3)), row.getBytes(4)))
+                .list());
+    }
+
+    /** A group as it is kept. */
+    static CountedGroup group(String kind, String attire, String ruleset) {
+        return new CountedGroup(RecordKind.valueOf(kind), orNull(attire), orNull(ruleset));
     }
 
     /** Counts as they are kept. */
-    private record Kept(String athlete, CountedGroup group, byte[] counts) {}
+    record Kept(CountedGroup group, byte[] counts) {}
 
-    private static Optional<AthleteCounts> read(Kept kept) {
+    /** All of an athlete's groups; none when one of them is broken. */
+    static Map<CountedGroup, AthleteCounts> read(List<Kept> kept) {
+        Map<CountedGroup, AthleteCounts> all = new HashMap<>();
         try {
-            return Optional.of(CountsCodec.read(kept.counts()));
+            for (Kept k : kept) {
+                all.put(k.group(), CountsCodec.read(k.counts()));
+            }
+            return all;
         } catch (IOException e) {
-            return Optional.empty();
+            return Map.of();
         }
+    }
+
+    /** Whether a match of an athlete is shown. */
+    boolean fights(String athlete) {
+        return handle.createQuery("SELECT COUNT(*) FROM match_head WHERE a = :who OR b = :who")
+                        .bind("who", athlete)
+                        .mapTo(Integer.class)
+                        .one()
+                > 0;
     }
 
     /** An athlete of whom nothing is counted with these words; empty when everybody is. */

@@ -5,17 +5,22 @@ import farglass.match.Corner;
 import farglass.match.MatchRecord;
 import farglass.tendency.AthleteCounts;
 import farglass.tendency.CountedGroup;
+import farglass.tendency.KeptCounts;
 import farglass.tendency.MatchFacts;
+import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.security.MessageDigest;
 import java.security.NoSuchAlgorithmException;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.HexFormat;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
+import org.jdbi.v3.core.Handle;
 
 /**
  * A large library read by need: the heads of its matches, whose tags are read when somebody looks at them, and what was
@@ -31,19 +36,23 @@ public final class Heads {
 
     private final Library library;
     private final HeadRows rows;
+    private final TagReader reader;
+    private final AverageKeeper average;
 
-    Heads(Library library, HeadRows rows) {
+    Heads(Library library, Handle handle, TagReader reader) {
         this.library = library;
-        this.rows = rows;
+        this.rows = new HeadRows(handle, reader);
+        this.reader = reader;
+        this.average = new AverageKeeper(library, new AverageRows(handle, rows));
     }
 
     /**
      * What was read.
      *
      * @param matches all that are not out of sight, oldest first
-     * @param counts by athlete, for those whose matches are all counted
+     * @param counts of those whose matches are all counted, and of all athletes together
      */
-    public record Read(List<MatchRecord> matches, Map<String, Map<CountedGroup, AthleteCounts>> counts) {}
+    public record Read(List<MatchRecord> matches, KeptCounts counts) {}
 
     /** Matches that are not out of sight. */
     public int count() throws LibraryException {
@@ -63,19 +72,22 @@ public final class Heads {
     public Read read(Lexicon lexicon) throws LibraryException {
         synchronized (library) {
             if (!library.reading(rows::there)) {
-                return new Read(library.matches(), Map.of());
+                return new Read(library.matches(), KeptCounts.NONE);
             }
             List<HeadRows.Shown> shown = library.reading(rows::shown);
-            Map<String, Map<CountedGroup, AthleteCounts>> counts = library.reading(() -> rows.counts(words(lexicon)));
-            for (HeadRows.Shown s : shown) {
-                if (!s.byHead()) {
-                    // changed since they were counted
+            Set<String> changed = new HashSet<>();
+            for (HeadRows.Shown one : shown) {
+                if (!one.byHead()) {
                     for (Corner c : Corner.values()) {
-                        counts.remove(s.record().athlete(c).id());
+                        changed.add(one.record().athlete(c).id());
                     }
                 }
             }
-            return new Read(ordered(shown), counts);
+            try {
+                return new Read(ordered(shown), new KeptReader(reader, words(lexicon), changed));
+            } catch (UncheckedIOException e) {
+                throw new LibraryException(String.valueOf(e.getMessage()), e);
+            }
         }
     }
 
@@ -87,8 +99,8 @@ public final class Heads {
     }
 
     /**
-     * Makes a piece of what is missing: some heads, or the counts of one athlete. Takes milliseconds, of which the
-     * library is held for a few; what changes meanwhile is left to the next piece.
+     * Makes a piece of what is missing: some heads, the counts of one athlete, or some of the average. Takes
+     * milliseconds, of which the library is held for a few; what changes meanwhile is left to the next piece.
      *
      * @return whether there may be more to do
      */
@@ -106,7 +118,7 @@ public final class Heads {
         String words = words(lexicon);
         Optional<String> who = look(() -> rows.uncounted(words));
         if (who.isEmpty()) {
-            return false;
+            return average.piece(lexicon, words);
         }
         String state = look(() -> rows.state(who.get()));
         List<byte[]> documents = look(() -> rows.documents(who.get()));

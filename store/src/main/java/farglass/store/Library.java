@@ -82,7 +82,7 @@ public final class Library implements AutoCloseable {
         this.mirror = new MirrorRows(handle);
         this.edits = new MatchEdits(matches, mirror, this::author);
         this.tags = new TagReader(file, backups);
-        this.heads = new Heads(this, new HeadRows(handle, tags));
+        this.heads = new Heads(this, handle, tags);
         try {
             this.open = new OpenFile(file, lock, backups);
         } catch (IOException e) {
@@ -114,7 +114,7 @@ public final class Library implements AutoCloseable {
         this.mirror = new MirrorRows(handle);
         this.edits = new MatchEdits(matches, mirror, this::author);
         this.tags = new TagReader(file, backups);
-        this.heads = new Heads(this, new HeadRows(handle, tags));
+        this.heads = new Heads(this, handle, tags);
     }
 
     private Handle handle() throws LibraryException {

@@ -23,7 +23,7 @@ import org.sqlite.JDBC;
 /** Opens, makes and migrates the SQLite file of a library. */
 final class LibraryFile {
     /** Version of the newest migration; also kept in the file's {@code user_version}. */
-    static final int VERSION = 6;
+    static final int VERSION = 7;
     /** From here on a library has a table of drafts. */
     static final int WITH_DRAFTS = 4;
 

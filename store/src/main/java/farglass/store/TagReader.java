@@ -9,11 +9,12 @@ import java.sql.PreparedStatement;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.util.List;
+import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 
 /**
- * Reads the tags of single records when somebody looks at them. On a connection of its own, so that a look never waits
- * for what is being written.
+ * Reads the tags of single records, and what is kept beside them, when somebody looks at them. On a connection of its
+ * own, so that a look never waits for what is being written.
  */
 final class TagReader implements AutoCloseable {
     private final Path file;
@@ -49,20 +50,46 @@ final class TagReader implements AutoCloseable {
         return new UncheckedIOException(e.getMessage(), new IOException(e));
     }
 
-    private synchronized byte @Nullable [] document(String id) throws SQLException, LibraryException {
+    private byte @Nullable [] document(String id) throws SQLException, LibraryException {
+        return look(c -> {
+                    try (PreparedStatement s = c.prepareStatement("SELECT document FROM match_record WHERE id = ?")) {
+                        s.setString(1, id);
+                        try (ResultSet r = s.executeQuery()) {
+                            return r.next() ? Optional.of(r.getBytes(1)) : Optional.<byte[]>empty();
+                        }
+                    }
+                })
+                .orElse(null);
+    }
+
+    /** What is looked at. */
+    interface Look<T> {
+        Optional<T> at(Connection connection) throws SQLException;
+    }
+
+    /**
+     * Looks at the library beside the connection that writes.
+     *
+     * @throws UncheckedIOException with one sentence when it cannot be read
+     */
+    <T> Optional<T> looked(Look<T> what) {
+        try {
+            return look(what);
+        } catch (SQLException e) {
+            throw unread(LibraryFile.damaged(file, backups, e));
+        } catch (LibraryException e) {
+            throw unread(e);
+        }
+    }
+
+    private synchronized <T> Optional<T> look(Look<T> what) throws SQLException, LibraryException {
         if (closed) {
             throw new LibraryException(StoreWords.of("heads.closed", file));
         }
         if (reading == null) {
             reading = LibraryFile.readable(file, backups);
         }
-        Connection c = reading.connection();
-        try (PreparedStatement s = c.prepareStatement("SELECT document FROM match_record WHERE id = ?")) {
-            s.setString(1, id);
-            try (ResultSet r = s.executeQuery()) {
-                return r.next() ? r.getBytes(1) : null;
-            }
-        }
+        return what.at(reading.connection());
     }
 
     @Override

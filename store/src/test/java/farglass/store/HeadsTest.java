@@ -12,7 +12,12 @@ import farglass.profile.Profile;
 import farglass.profile.Tables;
 import farglass.simulate.DemoLibrary;
 import farglass.store.json.ProfileJson;
+import farglass.tendency.AthleteCounts;
+import farglass.tendency.ColumnKey;
+import farglass.tendency.CountedGroup;
 import farglass.tendency.Filter;
+import farglass.tendency.KeptAverage;
+import farglass.tendency.KeptCounts;
 import farglass.tendency.LibraryIndex;
 import java.io.UncheckedIOException;
 import java.nio.file.Path;
@@ -25,6 +30,7 @@ import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
@@ -113,15 +119,15 @@ class HeadsTest {
         try (Library library = open()) {
             library.addAll(DEMO);
             // nothing is kept yet: all are read whole
-            assertThat(library.heads().read(LEXICON).counts()).isEmpty();
+            assertThat(library.heads().read(LEXICON).counts().of(who())).isNull();
             same(library);
             assertThat(keepUp(library)).isPositive();
             assertThat(keepUp(library)).isZero();
-            assertThat(library.heads().read(LEXICON).counts()).containsKey(who());
+            assertThat(library.heads().read(LEXICON).counts().of(who())).isNotNull();
             same(library);
         }
         try (Library library = Library.read(folder.resolve("my.farglass"), DAY)) {
-            assertThat(library.heads().read(LEXICON).counts()).containsKey(who());
+            assertThat(library.heads().read(LEXICON).counts().of(who())).isNotNull();
             same(library);
         }
     }
@@ -132,9 +138,8 @@ class HeadsTest {
             MatchRecord r = library.match(DEMO.get(0).id()).orElseThrow();
             library.apply(r.id(), new Edit.Remove(3, r.tags().get(3)));
             Heads.Read read = library.heads().read(LEXICON);
-            assertThat(read.counts())
-                    .doesNotContainKeys(r.details().a().id(), r.details().b().id())
-                    .isNotEmpty();
+            assertThat(read.counts().of(r.details().a().id())).isNull();
+            assertThat(read.counts().of(r.details().b().id())).isNull();
             same(library);
             keepUp(library);
             same(library);
@@ -157,11 +162,12 @@ class HeadsTest {
     void anAthleteWhoIsForgottenIsInNothingThatIsKept() throws Exception {
         try (Library library = kept()) {
             assertThat(library.forget(library.concerning(who()))).isEmpty();
-            assertThat(library.heads().read(LEXICON).counts()).doesNotContainKey(who());
+            assertThat(library.heads().read(LEXICON).counts().average()).isNull();
+            assertThat(library.heads().read(LEXICON).counts().of(who())).isNull();
             assertThat(library.heads().matches())
                     .noneMatch(r -> r.cornerOf(who()).isPresent());
             keepUp(library);
-            assertThat(library.heads().read(LEXICON).counts()).doesNotContainKey(who());
+            assertThat(library.heads().read(LEXICON).counts().of(who())).isNull();
         }
     }
 
@@ -186,12 +192,12 @@ class HeadsTest {
         Lexicon other = new OwnTerms("en", List.of(), List.of(own), List.of(), Map.of()).in(LEXICON);
         assertThat(other.meaning()).isNotEqualTo(LEXICON.meaning());
         try (Library library = kept()) {
-            assertThat(library.heads().read(other).counts()).isEmpty();
+            assertThat(library.heads().read(other).counts().of(who())).isNull();
             while (library.heads().keepUp(other)) {
                 // all of it
             }
-            assertThat(library.heads().read(other).counts()).containsKey(who());
-            assertThat(library.heads().read(LEXICON).counts()).isEmpty();
+            assertThat(library.heads().read(other).counts().of(who())).isNotNull();
+            assertThat(library.heads().read(LEXICON).counts().of(who())).isNull();
         }
     }
 
@@ -204,7 +210,7 @@ class HeadsTest {
         sql("UPDATE match_record SET document = '{' WHERE id = '" + id + "'");
         try (Library library = open()) {
             Heads.Read read = library.heads().read(LEXICON);
-            assertThat(read.counts()).isEmpty();
+            assertThat(read.counts().of(who())).isNull();
             MatchRecord damaged = read.matches().stream()
                     .filter(r -> r.id().equals(id))
                     .findFirst()
@@ -218,12 +224,114 @@ class HeadsTest {
     @Test
     void aLibraryOfAnEarlierVersionIsReadWhole() throws Exception {
         kept().close();
-        for (String name : List.of("match_changed", "match_deleted", "head_deleted", "head_made")) {
+        for (String name : List.of(
+                "match_changed", "match_deleted", "head_deleted", "head_made", "counts_deleted", "match_forgotten")) {
             sql("DROP TRIGGER " + name);
         }
         sql("DROP TABLE match_head");
         sql("DROP TABLE athlete_count");
         try (Library library = Library.read(folder.resolve("my.farglass"), DAY)) {
+            same(library);
+        }
+    }
+
+    private static KeptAverage average(Library library) throws LibraryException {
+        KeptAverage average = library.heads().read(LEXICON).counts().average();
+        assertThat(average).isNotNull();
+        return average;
+    }
+
+    private static KeptAverage.Read time(KeptAverage average, String... whose) {
+        return average.read(new ColumnKey(ColumnKey.Kind.TIME, ""), Set.of(whose));
+    }
+
+    @Test
+    void theAverageIsKeptAndFollowsAChangeByTheAthletesItIsAbout() throws Exception {
+        try (Library library = open()) {
+            library.addAll(DEMO);
+            assertThat(library.heads().read(LEXICON).counts().average()).isNull();
+            keepUp(library);
+            KeptAverage before = average(library);
+            assertThat(before.behind()).isEmpty();
+            assertThat(time(before).column().isEmpty()).isFalse();
+            assertThat(time(before).counts()).isEmpty();
+            assertThat(time(before, who()).counts()).containsOnlyKeys(who());
+            // whoever began before the change goes on in memory, while the file follows
+            LibraryIndex index = LibraryIndex.of(
+                    library.heads().read(LEXICON).matches(),
+                    LEXICON,
+                    library.heads().read(LEXICON).counts());
+            profile(index);
+            MatchRecord r = library.match(DEMO.get(1).id()).orElseThrow();
+            MatchRecord now = library.apply(r.id(), new Edit.Remove(3, r.tags().get(3)));
+            List<MatchRecord> shown = new ArrayList<>(index.records());
+            shown.replaceAll(m -> m.id().equals(now.id()) ? now : m);
+            LibraryIndex following = index.with(shown);
+            String whole = profile(LibraryIndex.of(library.matches(), LEXICON));
+            assertThat(profile(following)).isEqualTo(whole);
+            assertThat(average(library).behind())
+                    .containsExactlyInAnyOrder(
+                            r.details().a().id(), r.details().b().id());
+            assertThat(keepUp(library)).isPositive();
+            assertThat(average(library).behind()).isEmpty();
+            assertThat(time(before).counts())
+                    .containsOnlyKeys(r.details().a().id(), r.details().b().id());
+            // nothing of the new state was read before
+            LibraryIndex late = LibraryIndex.of(
+                            index.records(),
+                            LEXICON,
+                            new KeptBefore(library.heads().read(LEXICON).counts(), before))
+                    .with(shown);
+            assertThat(profile(late)).isEqualTo(whole);
+            same(library);
+        }
+    }
+
+    /** What was kept before a change, in a library that has followed it since. */
+    private record KeptBefore(KeptCounts counts, KeptAverage average) implements KeptCounts {
+        @Override
+        public Map<CountedGroup, AthleteCounts> of(String athlete) {
+            return counts.of(athlete);
+        }
+    }
+
+    @Test
+    void columnsThatAreBrokenOrWrongAreNotTrustedAndMadeAnew() throws Exception {
+        kept().close();
+        sql("UPDATE average_column SET document = x'0201'");
+        try (Library library = open()) {
+            assertThat(time(average(library))).isNull();
+            same(library);
+            MatchRecord r = library.match(DEMO.get(1).id()).orElseThrow();
+            library.apply(r.id(), new Edit.Remove(3, r.tags().get(3)));
+            keepUp(library);
+            assertThat(time(average(library))).isNotNull();
+            same(library);
+        }
+        sql("DELETE FROM average_column");
+        try (Library library = open()) {
+            assertThat(time(average(library)).column().isEmpty()).isTrue();
+            library.undo(DEMO.get(1).id());
+            keepUp(library);
+            assertThat(time(average(library)).column().isEmpty()).isFalse();
+            same(library);
+        }
+    }
+
+    @Test
+    void whatIsBegunAndNotFinishedIsNotReadAndBegunAnew() throws Exception {
+        try (Library library = open()) {
+            library.addAll(DEMO);
+            for (int i = 0; i < 30; i++) {
+                library.heads().keepUp(LEXICON);
+            }
+        }
+        sql("DELETE FROM average");
+        sql("INSERT INTO average VALUES (1, 'half', (SELECT MAX(words) FROM athlete_count), 0, 0)");
+        try (Library library = open()) {
+            assertThat(library.heads().read(LEXICON).counts().average()).isNull();
+            keepUp(library);
+            assertThat(average(library).behind()).isEmpty();
             same(library);
         }
     }

@@ -7,8 +7,7 @@ import farglass.plan.Plan;
 import farglass.store.Heads;
 import farglass.store.Library;
 import farglass.store.LibraryException;
-import farglass.tendency.AthleteCounts;
-import farglass.tendency.CountedGroup;
+import farglass.tendency.KeptCounts;
 import java.util.List;
 import java.util.Map;
 
@@ -16,12 +15,12 @@ import java.util.Map;
  * A library and what was read of it, so that nothing of it is read on the thread of results. A small one is read whole;
  * of a large one the heads of matches, whose tags are read when somebody looks at them.
  *
- * @param counts by athlete, what was counted of his matches; empty where all matches were read whole
+ * @param counts what was counted of athletes; none where all matches were read whole
  */
 public record LibraryContent(
         Library library,
         List<MatchRecord> matches,
-        Map<String, Map<CountedGroup, AthleteCounts>> counts,
+        KeptCounts counts,
         List<Assignment> assignments,
         List<Plan> plans,
         List<DraftList> drafts,
@@ -40,7 +39,7 @@ public record LibraryContent(
     static LibraryContent of(Library library, int whole) throws LibraryException {
         Map<String, String> settings = library.settings();
         Heads.Read read = library.heads().count() <= whole
-                ? new Heads.Read(library.matches(), Map.of())
+                ? new Heads.Read(library.matches(), KeptCounts.NONE)
                 : library.heads().read(TeamWords.of(settings).lexicon());
         return new LibraryContent(
                 library,

@@ -10,6 +10,7 @@ import farglass.store.Forgetting;
 import farglass.store.Heads;
 import farglass.store.Library;
 import farglass.store.TeamChange;
+import farglass.tendency.KeptCounts;
 import farglass.tendency.LibraryIndex;
 import farglass.work.task.Tasks;
 import farglass.work.team.TeamLink;
@@ -236,8 +237,8 @@ public final class Session implements AutoCloseable {
             List<MatchRecord> now = records.all();
             Heads.Read read = records.fresh();
             if (now != indexed) {
-                boolean begins = index.records().isEmpty()
-                        || (read.matches() == now && !read.counts().isEmpty());
+                boolean begins =
+                        index.records().isEmpty() || (read.matches() == now && read.counts() != KeptCounts.NONE);
                 index = begins
                         ? LibraryIndex.of(read.matches(), lexicon, read.counts())
                                 .with(now)

@@ -9,6 +9,7 @@ import farglass.profile.Profile;
 import farglass.simulate.DemoLibrary;
 import farglass.store.Library;
 import farglass.tendency.Filter;
+import farglass.tendency.KeptCounts;
 import farglass.tendency.LibraryIndex;
 import farglass.work.OpenSession;
 import java.nio.file.Path;
@@ -84,9 +85,9 @@ class ByNeedTest {
 
     @Test
     void aSmallLibraryIsReadWholeAndALargeOneIsNot() throws Exception {
-        assertThat(LibraryContent.of(open.library()).counts()).isEmpty();
-        assertThat(LibraryContent.of(open.library(), KEPT).counts()).isEmpty();
-        assertThat(LibraryContent.of(open.library(), KEPT - 1).counts()).isNotEmpty();
+        assertThat(LibraryContent.of(open.library()).counts()).isSameAs(KeptCounts.NONE);
+        assertThat(LibraryContent.of(open.library(), KEPT).counts()).isSameAs(KeptCounts.NONE);
+        assertThat(LibraryContent.of(open.library(), KEPT - 1).counts()).isNotSameAs(KeptCounts.NONE);
         Upkeep.now(open.library());
     }
 }
