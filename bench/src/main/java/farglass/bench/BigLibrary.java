@@ -21,7 +21,10 @@ final class BigLibrary {
 
     private static final int TAGS_A_MATCH = 150;
     private static final int CORNERS = 60;
+    /** Teams at the least; in a large library of about ten athletes each. */
     private static final int TEAMS = 25;
+
+    private static final int TEAM = 10;
 
     private final Lexicon lexicon;
     private final Deque<MatchRecord> raw = new ArrayDeque<>();
@@ -103,9 +106,9 @@ final class BigLibrary {
                 tags);
     }
 
-    private static MatchAthlete named(MatchAthlete a, String id) {
+    private MatchAthlete named(MatchAthlete a, String id) {
         Map<String, Object> extra = new LinkedHashMap<>(a.extra());
-        extra.put("team", "team-" + Math.floorMod(id.hashCode(), TEAMS));
+        extra.put("team", "team-" + Math.floorMod(id.hashCode(), Math.max(TEAMS, (corners + others) / TEAM)));
         return new MatchAthlete(id, id, a.marker(), a.colour(), extra);
     }
 }

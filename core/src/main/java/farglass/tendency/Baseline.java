@@ -13,6 +13,7 @@ import farglass.text.CoreWords;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Collections;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -46,6 +47,8 @@ public final class Baseline {
 
     private final Map<Asked, GammaPrior> rates = new ConcurrentHashMap<>();
     private final Map<String, Map<Situation, Long>> times = new ConcurrentHashMap<>();
+    /** By step, what of the others follows it in how many exchanges. */
+    private final Map<Asked, Map<String, Long>> onward = new ConcurrentHashMap<>();
 
     /**
      * What was fitted, and for whom, who is left out.
@@ -292,10 +295,19 @@ public final class Baseline {
 
     private Map<Situation, Long> time(String without) {
         Map<Situation, Long> sum = new LinkedHashMap<>();
-        CountRow all = columns.column(ColumnKey.PLACES).sum();
-        CountRow own = columns.row(ColumnKey.PLACES, without);
+        sumOfOthers(ColumnKey.PLACES, without).forEach((place, ms) -> sum.put(ColumnKey.situation(place), ms));
+        return sum;
+    }
+
+    private Map<String, Long> sumOfOthers(ColumnKey key, String athlete) {
+        Map<String, Long> sum = new HashMap<>();
+        CountRow all = columns.column(key).sum();
+        CountRow own = columns.row(key, athlete);
         if (all != null) {
-            all.each((place, ms) -> sum.put(ColumnKey.situation(place), ms - (own == null ? 0 : own.of(place))));
+            all.each(sum::put);
+        }
+        if (own != null) {
+            own.each((word, n) -> sum.merge(word, -n, Long::sum));
         }
         return sum;
     }
@@ -339,13 +351,9 @@ public final class Baseline {
      * with both and exchanges with the first.
      */
     BetaPrior.Counts follows(String step, String next, String athlete) {
-        ColumnKey key = new ColumnKey(Kind.FOLLOWS, step);
-        CountRow all = columns.column(key).sum();
-        CountRow own = columns.row(key, athlete);
-        return all == null
-                ? new Counts(0, 0)
-                : new Counts(
-                        all.of(next) - (own == null ? 0 : own.of(next)), all.of("") - (own == null ? 0 : own.of("")));
+        Map<String, Long> others = onward.computeIfAbsent(
+                new Asked(new ColumnKey(Kind.FOLLOWS, step), athlete), k -> sumOfOthers(k.key(), athlete));
+        return new Counts(others.getOrDefault(next, 0L), others.getOrDefault("", 0L));
     }
 
     /** Priors of the shares of some answers to a trigger, from how the others answer it. */

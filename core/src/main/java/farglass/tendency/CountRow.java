@@ -1,6 +1,7 @@
 package farglass.tendency;
 
 import java.util.Arrays;
+import java.util.Collections;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
@@ -43,7 +44,7 @@ public final class CountRow implements Comparable<CountRow> {
 
     /** The number of a word; 0 for one that is not there. */
     long of(String word) {
-        int i = words.indexOf(word);
+        int i = Collections.binarySearch(words, word);
         return i < 0 ? 0 : numbers[i];
     }
 

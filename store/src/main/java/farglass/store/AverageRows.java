@@ -7,6 +7,7 @@ import farglass.tendency.ColumnCodec;
 import farglass.tendency.ColumnKey;
 import farglass.tendency.CountColumn;
 import farglass.tendency.CountRow;
+import farglass.tendency.CountedGroup;
 import farglass.tendency.CountsCodec;
 import java.io.IOException;
 import java.util.HashMap;
@@ -97,12 +98,20 @@ final class AverageRows {
 
     /** Notes what of an athlete is in the columns from now on; empty when he is not counted in them. */
     Optional<AthleteCounts> note(String athlete, String words, int version) {
-        Optional<AthleteCounts> is = AthleteCounts.inAverage(athlete, heads.counts(athlete, words));
+        Map<CountedGroup, AthleteCounts> groups = heads.counts(athlete, words);
+        Optional<AthleteCounts> is = AthleteCounts.inAverage(athlete, groups);
+        boolean fights = heads.fights(athlete);
+        boolean broken = fights && groups.isEmpty();
+        if (broken) {
+            // to be counted anew, and then to be followed
+            heads.uncount(athlete);
+        }
         handle.execute("DELETE FROM average_of WHERE athlete = ?", athlete);
-        if (heads.fights(athlete)) {
+        if (fights) {
             handle.execute(
-                    "INSERT INTO average_of (athlete, stale, version, counts) VALUES (?, 0, ?, ?)",
+                    "INSERT INTO average_of (athlete, stale, version, counts) VALUES (?, ?, ?, ?)",
                     athlete,
+                    broken ? 1 : 0,
                     version,
                     is.map(CountsCodec::write).orElse(NOTHING));
         }

@@ -122,6 +122,11 @@ final class HeadRows {
         }
     }
 
+    /** Counts that are of no use are made anew. */
+    void uncount(String athlete) {
+        handle.execute("DELETE FROM athlete_count WHERE athlete = ?", athlete);
+    }
+
     /** Whether a match of an athlete is shown. */
     boolean fights(String athlete) {
         return handle.createQuery("SELECT COUNT(*) FROM match_head WHERE a = :who OR b = :who")

@@ -124,51 +124,69 @@ final class KeptReader implements KeptCounts {
             return behind;
         }
 
+        /**
+         * A column and its athletes, of one moment.
+         *
+         * @param column its bytes; empty for a column of nothing
+         */
+        private record Raw(byte[] column, Held held) {}
+
         @Override
         public @Nullable Read read(ColumnKey key, Set<String> whose) {
-            return file.looked(c -> {
-                        // of one moment
-                        try (Statement s = c.createStatement()) {
-                            s.execute("BEGIN");
-                            try {
-                                return Optional.ofNullable(read(c, key, whose));
-                            } catch (IOException e) {
-                                return Optional.<Read>empty();
-                            } finally {
-                                s.execute("COMMIT");
+            try {
+                Raw raw = file.looked(c -> {
+                            try (Statement s = c.createStatement()) {
+                                s.execute("BEGIN");
+                                try {
+                                    return raw(c, key, whose);
+                                } finally {
+                                    s.execute("COMMIT");
+                                }
                             }
-                        }
-                    })
-                    .orElse(null);
+                        })
+                        .orElse(null);
+                // put together outside the lock: several columns are read at a time
+                return raw == null
+                        ? null
+                        : new Read(
+                                raw.column().length == 0
+                                        ? CountColumn.EMPTY
+                                        : ColumnCodec.read(key.kind(), raw.column()),
+                                raw.held().counts());
+            } catch (IOException e) {
+                return null;
+            }
         }
 
-        private @Nullable Read read(Connection c, ColumnKey key, Set<String> whose) throws SQLException, IOException {
+        private Optional<Raw> raw(Connection c, ColumnKey key, Set<String> whose) throws SQLException {
             int version;
             try (PreparedStatement s =
                     c.prepareStatement("SELECT version FROM average WHERE complete = 1 AND born = ?")) {
                 s.setString(1, born);
                 try (ResultSet r = s.executeQuery()) {
                     if (!r.next()) {
-                        return null;
+                        return Optional.empty();
                     }
                     version = r.getInt(1);
                 }
             }
-            CountColumn column = CountColumn.EMPTY;
+            byte[] column = {};
             try (PreparedStatement s = c.prepareStatement("SELECT document FROM average_column WHERE name = ?")) {
                 s.setString(1, key.name());
                 try (ResultSet r = s.executeQuery()) {
-                    if (r.next()) {
-                        column = ColumnCodec.read(key.kind(), r.getBytes(1));
-                    }
+                    column = r.next() ? r.getBytes(1) : column;
                 }
             }
             Held now = held;
             if (now == null || now.version() != version || !now.whose().equals(whose)) {
-                now = new Held(version, Set.copyOf(whose), counts(c, whose));
+                try {
+                    now = new Held(version, Set.copyOf(whose), counts(c, whose));
+                } catch (IOException e) {
+                    return Optional.empty();
+                }
                 held = now;
             }
-            return new Read(column, now.counts());
+            return Optional.of(new Raw(column, now));
         }
 
         private Map<String, AthleteCounts> counts(Connection c, Set<String> whose) throws SQLException, IOException {

@@ -308,6 +308,14 @@ class HeadsTest {
             assertThat(time(average(library))).isNotNull();
             same(library);
         }
+        sql("UPDATE athlete_count SET counts = x'07'");
+        sql("DELETE FROM average");
+        sql("DELETE FROM average_of");
+        try (Library library = open()) {
+            keepUp(library);
+            assertThat(library.heads().read(LEXICON).counts().of(who())).isNotNull();
+            same(library);
+        }
         sql("DELETE FROM average_column");
         try (Library library = open()) {
             assertThat(time(average(library)).column().isEmpty()).isTrue();
