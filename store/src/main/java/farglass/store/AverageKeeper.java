@@ -2,11 +2,20 @@ package farglass.store;
 
 import farglass.lexicon.Lexicon;
 import farglass.tendency.AthleteCounts;
+import farglass.tendency.AthleteRows;
+import farglass.tendency.ColumnCodec;
 import farglass.tendency.ColumnKey;
 import farglass.tendency.CountColumn;
+import farglass.tendency.CountRow;
+import java.io.IOException;
+import java.util.HashMap;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
+import java.util.Optional;
+import java.util.Set;
 import org.jspecify.annotations.Nullable;
 
 /** Makes the columns of the average and lets them follow its athletes, a piece at a time. */
@@ -15,6 +24,7 @@ final class AverageKeeper {
     private static final int PIECE = 8;
 
     private static final int COLUMNS = 40;
+    private static final byte[] NOTHING = {};
     /** With more athletes than this to follow, making all columns anew costs less. */
     private static final int MANY = 100;
 
@@ -47,12 +57,39 @@ final class AverageKeeper {
             library.besides(() -> making = new AverageRows.Making(rows.begin(words), lexicon));
             return true;
         }
-        library.besides(() -> {
-            if (!rows.follow(behind.get(0), words, lexicon)) {
-                rows.clear();
-            }
-        });
+        follow(behind.get(0), lexicon, words);
         return true;
+    }
+
+    /** Brings the columns to what was counted of an athlete; the library is held to read and to write, not to count. */
+    private void follow(String who, Lexicon lexicon, String words) throws LibraryException {
+        AverageRows.Athlete a = library.reading(() -> rows.athlete(who, words));
+        try {
+            AthleteRows of = new AthleteRows(lexicon);
+            AthleteCounts was = AverageRows.read(a.was());
+            Optional<AthleteCounts> is = AthleteCounts.inAverage(who, HeadRows.read(a.is()));
+            Map<ColumnKey, CountRow> before = was == null ? Map.of() : of.all(who, was);
+            Map<ColumnKey, CountRow> after = is.map(c -> of.all(who, c)).orElse(Map.of());
+            Set<ColumnKey> keys = new HashSet<>(before.keySet());
+            keys.addAll(after.keySet());
+            keys.removeIf(k -> Objects.equals(before.get(k), after.get(k)));
+            Map<ColumnKey, byte[]> columns = new HashMap<>();
+            Map<ColumnKey, byte[]> kept = library.reading(() -> rows.columns(keys));
+            for (ColumnKey key : keys) {
+                byte[] bytes = kept.get(key);
+                CountColumn column = bytes == null ? CountColumn.EMPTY : ColumnCodec.read(key.kind(), bytes);
+                CountColumn now = new CountColumn.Builder(key.kind())
+                        .add(column)
+                        .remove(before.get(key))
+                        .add(after.get(key))
+                        .build();
+                columns.put(key, now.isEmpty() ? NOTHING : ColumnCodec.write(now));
+            }
+            library.besides(() -> rows.follow(a, words, is, columns));
+        } catch (IOException | IllegalArgumentException e) {
+            // they do not hold what they should
+            library.besides(rows::clear);
+        }
     }
 
     private boolean make(AverageRows.Making now, String words) throws LibraryException {
@@ -62,14 +99,14 @@ final class AverageKeeper {
             List<String> missing = rows.missing(PIECE);
             athletes[0] = missing.size();
             for (String who : missing) {
-                rows.note(who, words, 0).ifPresent(c -> taken.put(who, c));
+                rows.take(who, words).ifPresent(c -> taken.put(who, c));
             }
         });
         taken.forEach(now::add);
         if (athletes[0] > 0) {
             return true;
         }
-        Map<ColumnKey, CountColumn> columns = now.take(COLUMNS);
+        Map<ColumnKey, byte[]> columns = now.take(COLUMNS);
         library.besides(() -> columns.forEach(rows::put));
         if (columns.isEmpty()) {
             making = null;

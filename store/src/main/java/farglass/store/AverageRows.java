@@ -6,12 +6,9 @@ import farglass.tendency.AthleteRows;
 import farglass.tendency.ColumnCodec;
 import farglass.tendency.ColumnKey;
 import farglass.tendency.CountColumn;
-import farglass.tendency.CountRow;
-import farglass.tendency.CountedGroup;
 import farglass.tendency.CountsCodec;
 import java.io.IOException;
 import java.util.HashMap;
-import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
@@ -66,11 +63,11 @@ final class AverageRows {
         return born;
     }
 
-    void put(ColumnKey key, CountColumn column) {
+    /** @param column bytes; empty for a column of nothing */
+    void put(ColumnKey key, byte[] column) {
         handle.execute("DELETE FROM average_column WHERE name = ?", key.name());
-        if (!column.isEmpty()) {
-            handle.execute(
-                    "INSERT INTO average_column (name, document) VALUES (?, ?)", key.name(), ColumnCodec.write(column));
+        if (column.length > 0) {
+            handle.execute("INSERT INTO average_column (name, document) VALUES (?, ?)", key.name(), column);
         }
     }
 
@@ -96,12 +93,18 @@ final class AverageRows {
                 .list();
     }
 
-    /** Notes what of an athlete is in the columns from now on; empty when he is not counted in them. */
-    Optional<AthleteCounts> note(String athlete, String words, int version) {
-        Map<CountedGroup, AthleteCounts> groups = heads.counts(athlete, words);
-        Optional<AthleteCounts> is = AthleteCounts.inAverage(athlete, groups);
+    /** Takes an athlete into columns that are being made; empty when he is not counted in them. */
+    Optional<AthleteCounts> take(String athlete, String words) {
+        List<HeadRows.Kept> kept = heads.kept(athlete, words);
+        Optional<AthleteCounts> is = AthleteCounts.inAverage(athlete, HeadRows.read(kept));
+        note(athlete, kept, is, 0);
+        return is;
+    }
+
+    /** Notes what of an athlete is in the columns from now on; nothing of one who fights no more. */
+    private void note(String athlete, List<HeadRows.Kept> kept, Optional<AthleteCounts> is, int version) {
         boolean fights = heads.fights(athlete);
-        boolean broken = fights && groups.isEmpty();
+        boolean broken = fights && HeadRows.read(kept).isEmpty();
         if (broken) {
             // to be counted anew, and then to be followed
             heads.uncount(athlete);
@@ -115,62 +118,61 @@ final class AverageRows {
                     version,
                     is.map(CountsCodec::write).orElse(NOTHING));
         }
-        return is;
     }
 
     /**
-     * Brings the columns to what was counted of an athlete. Only those that it changes are read and written.
+     * What the columns hold of an athlete and what was counted of him, both as they are kept.
      *
-     * @return false when they do not hold what they should, so that they have to be made anew
+     * @param version of the columns
+     * @param was empty when he is in none of them
      */
-    boolean follow(String athlete, String words, Lexicon lexicon) {
-        try {
-            AthleteRows rows = new AthleteRows(lexicon);
-            Optional<AthleteCounts> was = counts(athlete);
-            int version = handle.createQuery("SELECT version + 1 FROM average")
-                    .mapTo(Integer.class)
-                    .one();
-            handle.execute("UPDATE average SET version = ?", version);
-            Optional<AthleteCounts> is = note(athlete, words, version);
-            Map<ColumnKey, CountRow> before = was.map(c -> rows.all(athlete, c)).orElse(Map.of());
-            Map<ColumnKey, CountRow> after = is.map(c -> rows.all(athlete, c)).orElse(Map.of());
-            Set<ColumnKey> keys = new HashSet<>(before.keySet());
-            keys.addAll(after.keySet());
-            for (ColumnKey key : keys) {
-                CountRow old = before.get(key);
-                CountRow now = after.get(key);
-                if (!Objects.equals(old, now)) {
-                    put(
-                            key,
-                            new CountColumn.Builder(key.kind())
-                                    .add(column(key))
-                                    .remove(old)
-                                    .add(now)
-                                    .build());
-                }
-            }
-            return true;
-        } catch (IOException | IllegalArgumentException e) {
-            return false;
-        }
-    }
+    record Athlete(String id, int version, byte[] was, List<HeadRows.Kept> is) {}
 
-    private CountColumn column(ColumnKey key) throws IOException {
-        byte[] kept = handle.createQuery("SELECT document FROM average_column WHERE name = :name")
-                .bind("name", key.name())
-                .map((row, context) -> row.getBytes(1))
-                .findFirst()
-                .orElse(null);
-        return kept == null ? CountColumn.EMPTY : ColumnCodec.read(key.kind(), kept);
-    }
-
-    private Optional<AthleteCounts> counts(String athlete) throws IOException {
-        byte[] kept = handle.createQuery("SELECT counts FROM average_of WHERE athlete = :who")
-                .bind("who", athlete)
+    Athlete athlete(String id, String words) {
+        byte[] was = handle.createQuery("SELECT counts FROM average_of WHERE athlete = :who")
+                .bind("who", id)
                 .map((row, context) -> row.getBytes(1))
                 .findFirst()
                 .orElse(NOTHING);
-        return Optional.ofNullable(read(kept));
+        return new Athlete(id, version(), was, heads.kept(id, words));
+    }
+
+    private int version() {
+        return handle.createQuery("SELECT version FROM average")
+                .mapTo(Integer.class)
+                .findFirst()
+                .orElse(-1);
+    }
+
+    /** The bytes of some columns; none of those that are not there. */
+    Map<ColumnKey, byte[]> columns(Set<ColumnKey> keys) {
+        Map<ColumnKey, byte[]> columns = new HashMap<>();
+        for (ColumnKey key : keys) {
+            handle.createQuery("SELECT document FROM average_column WHERE name = :name")
+                    .bind("name", key.name())
+                    .map((row, context) -> row.getBytes(1))
+                    .findFirst()
+                    .ifPresent(bytes -> columns.put(key, bytes));
+        }
+        return columns;
+    }
+
+    /**
+     * Writes the columns that an athlete has changed, if he and they are still what they were made of.
+     *
+     * @param columns bytes; empty for a column of nothing
+     */
+    void follow(Athlete a, String words, Optional<AthleteCounts> is, Map<ColumnKey, byte[]> columns) {
+        List<HeadRows.Kept> now = heads.kept(a.id(), words);
+        boolean same = now.size() == a.is().size() && version() == a.version();
+        for (int i = 0; same && i < now.size(); i++) {
+            same = now.get(i).same(a.is().get(i));
+        }
+        if (same) {
+            handle.execute("UPDATE average SET version = ?", a.version() + 1);
+            columns.forEach(this::put);
+            note(a.id(), now, is, a.version() + 1);
+        }
     }
 
     /** Null for the bytes of one who is in no column. */
@@ -199,12 +201,14 @@ final class AverageRows {
                             .add(row));
         }
 
-        /** Some of the columns, which it then holds no more. */
-        Map<ColumnKey, CountColumn> take(int most) {
-            Map<ColumnKey, CountColumn> taken = new HashMap<>();
+        /** The bytes of some of the columns, which it then holds no more. */
+        Map<ColumnKey, byte[]> take(int most) {
+            Map<ColumnKey, byte[]> taken = new HashMap<>();
             for (ColumnKey key : List.copyOf(columns.keySet())) {
                 if (taken.size() < most) {
-                    taken.put(key, Objects.requireNonNull(columns.remove(key)).build());
+                    CountColumn column =
+                            Objects.requireNonNull(columns.remove(key)).build();
+                    taken.put(key, ColumnCodec.write(column));
                 }
             }
             return taken;

@@ -8,6 +8,7 @@ import farglass.tendency.CountedGroup;
 import farglass.tendency.CountsCodec;
 import java.io.IOException;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -90,15 +91,15 @@ final class HeadRows {
                 r.id());
     }
 
-    /** What was counted of an athlete with these words; nothing where it is not there, or broken. */
-    Map<CountedGroup, AthleteCounts> counts(String athlete, String words) {
-        return read(handle.createQuery("SELECT kind, attire, ruleset, counts FROM athlete_count"
-                        + " WHERE athlete = :athlete AND words = :words")
+    /** What was counted of an athlete with these words, as it is kept; nothing where it is not there. */
+    List<Kept> kept(String athlete, String words) {
+        return handle.createQuery("SELECT kind, attire, ruleset, counts FROM athlete_count"
+                        + " WHERE athlete = :athlete AND words = :words ORDER BY kind, attire, ruleset")
                 .bind("athlete", athlete)
                 .bind("words", words)
                 .map((row, context) ->
                         new Kept(group(row.getString(1), row.getString(2), row.getString(3)), row.getBytes(4)))
-                .list());
+                .list();
     }
 
     /** A group as it is kept. */
@@ -107,7 +108,11 @@ final class HeadRows {
     }
 
     /** Counts as they are kept. */
-    record Kept(CountedGroup group, byte[] counts) {}
+    record Kept(CountedGroup group, byte[] counts) {
+        boolean same(Kept o) {
+            return group.equals(o.group) && Arrays.equals(counts, o.counts);
+        }
+    }
 
     /** All of an athlete's groups; none when one of them is broken. */
     static Map<CountedGroup, AthleteCounts> read(List<Kept> kept) {
