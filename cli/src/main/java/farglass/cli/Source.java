@@ -32,7 +32,7 @@ final class Source implements AutoCloseable {
     private final RecordSource.Loaded loaded;
     private final TeamWords words;
 
-    /** What was counted of a library that is read by need; empty for all others. */
+    /** What was counted of a library that is read by need; none of all others. */
     private final KeptCounts counts;
     /** Read by need, or null. */
     private final @Nullable Library open;

@@ -105,8 +105,8 @@ final class AverageRows {
     private void note(String athlete, List<HeadRows.Kept> kept, Optional<AthleteCounts> is, int version) {
         boolean fights = heads.fights(athlete);
         boolean broken = fights && HeadRows.read(kept).isEmpty();
-        if (broken) {
-            // to be counted anew, and then to be followed
+        if (broken || !fights) {
+            // to be counted anew and then to be followed, or counts of nobody, which would be asked for again and again
             heads.uncount(athlete);
         }
         handle.execute("DELETE FROM average_of WHERE athlete = ?", athlete);

@@ -311,6 +311,9 @@ class HeadsTest {
         sql("UPDATE athlete_count SET counts = x'07'");
         sql("DELETE FROM average");
         sql("DELETE FROM average_of");
+        // of one who fights in no match
+        sql(
+                "INSERT INTO athlete_count SELECT 'nobody', kind, attire, ruleset, words, counts FROM athlete_count LIMIT 1");
         try (Library library = open()) {
             keepUp(library);
             assertThat(library.heads().read(LEXICON).counts().of(who())).isNotNull();
